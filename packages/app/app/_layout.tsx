@@ -1,0 +1,5 @@
+import "../global.css";
+import { Slot } from "expo-router";
+export default function Root() {
+  return <Slot />;
+}

@@ -1,0 +1,6 @@
+module.exports = {
+  displayName: "app",
+  preset: "jest-expo/web",
+  roots: ["<rootDir>/src"],
+  testMatch: ["**/*.test.ts", "**/*.test.tsx"],
+};

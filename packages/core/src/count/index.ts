@@ -1,0 +1,4 @@
+export * from "./countJob";
+export * from "./countLine";
+export * from "./partCount";
+export { nailsInPiece, nailsInSheet } from "./stud-wall/fixings";

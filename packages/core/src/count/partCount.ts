@@ -1,0 +1,16 @@
+import type { Drawing } from "../drawing/drawing";
+import type { Piece } from "../layouts";
+import type { OpenPoint } from "../parts";
+import type { Problem } from "../problems/problem";
+import type { CountLine } from "./countLine";
+
+/** All that counting one part gives. Pieces and lines share ids within the part. */
+export type PartCount = {
+  readonly partId: string;
+  readonly partName: string;
+  readonly lines: readonly CountLine[];
+  readonly pieces: readonly Piece[];
+  readonly drawing: Drawing;
+  readonly problems: readonly Problem[];
+  readonly openPoints: readonly OpenPoint[];
+};

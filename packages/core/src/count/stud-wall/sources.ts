@@ -1,0 +1,31 @@
+import type { FramingRole, StudWall } from "../../parts";
+import type { Working } from "../countLine";
+
+type From = Working["from"];
+
+/** The figures and choices of the wall that move the count of a role. */
+export function sourcesOf(role: FramingRole, wall: StudWall): From {
+  const length = { path: "length", label: "Length" };
+  const height = { path: "height", label: "Height" };
+  const choice = (name: string, label: string) => ({ path: `parameters.${name}`, label });
+  const each = (field: string, label: string): From =>
+    wall.openings.map((opening) => ({ path: `openings.${opening.id}.${field}`, label: `${opening.name}: ${label}` }));
+  const widths = each("width", "rough width");
+  const heights = each("height", "rough height");
+  const bearing = choice("bearing", "Bearing");
+  const spacing = choice("spacingNm", "Stud spacing");
+  const byRole: Record<FramingRole, From> = {
+    "bottom-plate": [length, choice("bottomPlates", "Bottom plates"), ...widths],
+    "top-plate": [length, choice("topPlates", "Top plates")],
+    "cap-plate": [length, choice("topPlates", "Top plates")],
+    stud: [length, height, spacing, ...widths],
+    king: [height, ...widths],
+    jack: [...widths, ...heights],
+    header: [bearing, ...widths],
+    "flat-plate": [bearing, ...widths],
+    sill: widths,
+    "cripple-above": [spacing, bearing, ...widths, ...heights],
+    "cripple-below": [spacing, ...widths, ...each("sill", "sill height")],
+  };
+  return byRole[role];
+}

@@ -1,0 +1,14 @@
+export * from "./assemblies";
+export * from "./count";
+export type * from "./drawing/drawing";
+export * from "./formats/jobFile";
+export * from "./geometry/rectangle";
+export * from "./job";
+export * from "./layouts";
+export * from "./migrations/migrate";
+export * from "./order";
+export * from "./parts";
+export * from "./price";
+export * from "./problems/problem";
+export * from "./quote";
+export * from "./units";

@@ -1,0 +1,4 @@
+export * from "./companySettings";
+export * from "./migrations";
+export * from "./reckonJob";
+export * from "./schema";

@@ -1,0 +1,51 @@
+import type { Library } from "../assemblies";
+import { countJob, type PartCount } from "../count";
+import { type Order, orderJob, type PriceItem } from "../order";
+import type { Part } from "../parts";
+import { type BuildUp, buildUpJob } from "../price";
+import { type QuoteDocument, quoteJob } from "../quote";
+import type { Job } from "./schema";
+
+export type Reckoning = {
+  readonly counts: readonly PartCount[];
+  readonly order: Order;
+  readonly buildUp: BuildUp;
+};
+
+/** The whole line in one call: parts → count → order → price. The app's worker and the server both come through here. */
+export function reckonJob(
+  job: Job,
+  parts: readonly Part[],
+  priceList: readonly PriceItem[],
+  library: Library,
+): Reckoning {
+  const counts = countJob(parts, job.system, library);
+  const order = orderJob(
+    counts.flatMap((count) => count.lines),
+    priceList,
+    job.system,
+  );
+  return { counts, order, buildUp: buildUpJob(counts, order, job.pricing) };
+}
+
+export function draftQuote(
+  job: Job,
+  parts: readonly Part[],
+  reckoning: Reckoning,
+  issue: {
+    readonly number: string;
+    readonly date: string;
+    readonly company: { readonly name: string; readonly address: string };
+  },
+  library: Library,
+): QuoteDocument {
+  return quoteJob({
+    ...issue,
+    job,
+    settings: job.quote,
+    parts,
+    counts: reckoning.counts,
+    buildUp: reckoning.buildUp,
+    library,
+  });
+}

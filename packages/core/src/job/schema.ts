@@ -1,0 +1,28 @@
+import { z } from "zod";
+import { pricingSchema } from "../price";
+import { quoteSettingsSchema } from "../quote";
+
+export const CURRENCIES = ["USD", "GBP", "EUR", "CAD", "AUD", "NZD"] as const;
+
+/** One customer's work at one site. Its parts are records of their own. */
+export const jobSchema = z.object({
+  schemaVersion: z.literal(1),
+  title: z.string().trim().min(1, "Give the job a name.").max(160),
+  customerName: z.string().trim().min(1, "Say who the customer is.").max(160),
+  site: z.string().trim().max(400),
+  system: z.enum(["imperial", "metric"]),
+  currency: z.enum(CURRENCIES),
+  pricing: pricingSchema,
+  quote: quoteSettingsSchema,
+});
+export type Job = z.infer<typeof jobSchema>;
+
+/** What starting a job asks for; pricing and wording start from the company's own. */
+export const newJobSchema = jobSchema.pick({
+  title: true,
+  customerName: true,
+  site: true,
+  system: true,
+  currency: true,
+});
+export type NewJob = z.infer<typeof newJobSchema>;

@@ -1,0 +1,3 @@
+export * from "./piece";
+export * from "./sheets";
+export * from "./stud-wall";

@@ -1,0 +1,4 @@
+export * from "./cutBars";
+export * from "./orderJob";
+export * from "./orderLine";
+export * from "./priceItem";

@@ -1,0 +1,44 @@
+import { z } from "zod";
+
+/** A decimal amount as text, two to four places: `"9.84"`, `"0.0725"`. */
+export const amountSchema = z.string().regex(/^\d{1,9}(\.\d{1,4})?$/, "An amount like 9.84, zero or more.");
+
+/** Prices are null where nobody gave one, and for people who do not see costs. */
+const priceSchema = amountSchema.nullable();
+
+const buyingSchema = z.discriminatedUnion("by", [
+  z.object({
+    by: z.literal("length"),
+    stock: z
+      .array(z.object({ lengthNm: z.int().positive(), price: priceSchema }))
+      .min(1)
+      .max(40),
+  }),
+  z.object({ by: z.literal("each"), price: priceSchema }),
+  z.object({
+    by: z.literal("pack"),
+    packSize: z.int().positive(),
+    packName: z.string().min(1).max(60),
+    price: priceSchema,
+  }),
+]);
+
+/** Something bought: how it is counted, how it is sold, and for how much. */
+export const priceItemSchema = z.object({
+  schemaVersion: z.literal(1),
+  code: z.string().min(1).max(80),
+  name: z.string().min(1).max(120),
+  system: z.enum(["imperial", "metric"]),
+  supplier: z.string().max(120),
+  /** Added to the count before packs are rounded up. */
+  wastePercent: z.number().min(0).max(100),
+  buying: buyingSchema,
+});
+export type PriceItem = z.infer<typeof priceItemSchema>;
+
+/** The same item with nothing about money, for those who only need to know what to buy. */
+export function withoutPrices(item: PriceItem): PriceItem {
+  const { buying } = item;
+  if (buying.by !== "length") return { ...item, buying: { ...buying, price: null } };
+  return { ...item, buying: { ...buying, stock: buying.stock.map((each) => ({ ...each, price: null })) } };
+}

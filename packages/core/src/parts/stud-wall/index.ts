@@ -1,0 +1,32 @@
+import type { PartKind } from "../partKind";
+import { studWallDefaults } from "./defaults";
+import { studWallDimensions, withDimension, withRefused } from "./dimensions";
+import { drawStudWall, studWallOutline } from "./draw";
+import { studWallMeasures } from "./measures";
+import { studWallMigrations } from "./migrations";
+import { studWallOpenPoints } from "./openPoints";
+import { studWallProblems } from "./problems";
+import { type StudWall, studWallSchema } from "./schema";
+
+export const studWallKind: PartKind<StudWall> = {
+  kind: "stud-wall",
+  label: "Stud wall",
+  schema: studWallSchema,
+  migrations: studWallMigrations,
+  defaults: studWallDefaults,
+  measures: studWallMeasures,
+  outline: studWallOutline,
+  draw: drawStudWall,
+  problems: studWallProblems,
+  openPoints: studWallOpenPoints,
+  dimensions: studWallDimensions,
+  withDimension,
+  withRefused,
+};
+
+export * from "./defaults";
+export { openingRectangle } from "./draw";
+export * from "./fit";
+export * from "./measures";
+export * from "./openPoints";
+export * from "./schema";

@@ -1,0 +1,175 @@
+import Big from "big.js";
+import type { PartCount } from "../count";
+import type { Order } from "../order";
+import { type Problem, problem } from "../problems/problem";
+import { allocateMoney, type Money, percentOf, priceTimes, sumMoney, toMoney } from "../units";
+import { partWeights } from "./partWeights";
+import { COST_KINDS, type CostKind, type Pricing } from "./pricing";
+
+export type CostLine = {
+  readonly id: string;
+  readonly kind: CostKind;
+  readonly description: string;
+  readonly quantity: string;
+  readonly unitName: string;
+  /** Null where the price list gives none; the cost is then 0.00 and a problem says so. */
+  readonly unitCost: string | null;
+  readonly cost: Money;
+};
+
+export type KindTotal = {
+  readonly kind: CostKind;
+  readonly cost: Money;
+  readonly markupPercent: string;
+  readonly markup: Money;
+};
+
+export type PartPrice = { readonly partId: string; readonly name: string; readonly price: Money };
+
+/** From cost to price, each step a figure that adds up to the next, to the cent. */
+export type BuildUp = {
+  readonly lines: readonly CostLine[];
+  readonly kinds: readonly KindTotal[];
+  readonly cost: Money;
+  readonly overheadPercent: string;
+  readonly overhead: Money;
+  /** Cost and overhead: what markup and margin are reckoned against. */
+  readonly fullCost: Money;
+  readonly markup: Money;
+  readonly priceBeforeTax: Money;
+  readonly taxName: string;
+  readonly taxPercent: string;
+  readonly tax: Money;
+  readonly total: Money;
+  /** Profit as a share of full cost, and the same profit as a share of the price before tax. One decimal. */
+  readonly markupOnCostPercent: string;
+  readonly marginOnPricePercent: string;
+  readonly labourHours: string;
+  /** The price before tax shared over the parts; adds up to it. */
+  readonly byPart: readonly PartPrice[];
+  readonly problems: readonly Problem[];
+};
+
+/** margin = markup ÷ (1 + markup): 20 % on cost is 16.67 % of the price. Arithmetic. */
+export const marginFromMarkup = (markupPercent: string): string => {
+  const markup = new Big(markupPercent).div(100);
+  return markup.div(markup.plus(1)).times(100).round(2, Big.roundHalfUp).toString();
+};
+
+export function buildUpJob(counts: readonly PartCount[], order: Order, pricing: Pricing): BuildUp {
+  const lines = [...materialLines(order), ...labourLines(counts, pricing), ...extraLines(pricing)];
+  const kinds = COST_KINDS.map((kind) => kindTotal(kind, lines, pricing));
+  const cost = sumMoney(kinds.map((each) => each.cost));
+  const overhead = percentOf(cost, pricing.overheadPercent);
+  const fullCost = sumMoney([cost, overhead]);
+  const markup = sumMoney(kinds.map((each) => each.markup));
+  const priceBeforeTax = sumMoney([fullCost, markup]);
+  const tax = percentOf(priceBeforeTax, pricing.tax.percent);
+  return {
+    lines,
+    kinds,
+    cost,
+    overheadPercent: pricing.overheadPercent,
+    overhead,
+    fullCost,
+    markup,
+    priceBeforeTax,
+    taxName: pricing.tax.name,
+    taxPercent: pricing.tax.percent,
+    tax,
+    total: sumMoney([priceBeforeTax, tax]),
+    markupOnCostPercent: share(markup, fullCost),
+    marginOnPricePercent: share(markup, priceBeforeTax),
+    labourHours: hoursOf(lines),
+    byPart: pricesByPart(counts, order, pricing, priceBeforeTax),
+    problems: [...order.problems, ...missingPrices(order), ...missingTasks(counts, pricing)],
+  };
+}
+
+function materialLines(order: Order): CostLine[] {
+  return order.lines.map((line) => ({
+    id: `material/${line.id}`,
+    kind: "material",
+    description: line.description,
+    quantity: String(line.quantity),
+    unitName: line.unitName,
+    unitCost: line.unitPrice,
+    cost: line.unitPrice === null ? "0.00" : priceTimes(line.unitPrice, line.quantity),
+  }));
+}
+
+function labourLines(counts: readonly PartCount[], pricing: Pricing): CostLine[] {
+  return pricing.tasks.flatMap((task): CostLine[] => {
+    const lines = counts.flatMap((count) => count.lines).filter((line) => line.labourTask === task.id);
+    const quantity = lines.reduce((sum, line) => sum + line.quantity, 0);
+    if (quantity === 0) return [];
+    const hours = new Big(task.hoursPerUnit).times(quantity);
+    return [
+      {
+        id: `labour/${task.id}`,
+        kind: "labour",
+        description: `${task.name}: ${quantity} × ${task.hoursPerUnit} h`,
+        quantity: hours.toString(),
+        unitName: "h",
+        unitCost: pricing.ratePerHour,
+        cost: priceTimes(pricing.ratePerHour, hours.toString()),
+      },
+    ];
+  });
+}
+
+const extraLines = (pricing: Pricing): CostLine[] =>
+  pricing.extras.map((extra) => ({
+    id: `extra/${extra.id}`,
+    kind: extra.kind,
+    description: extra.description,
+    quantity: "1",
+    unitName: "sum",
+    unitCost: extra.cost,
+    cost: toMoney(new Big(extra.cost)),
+  }));
+
+function kindTotal(kind: CostKind, lines: readonly CostLine[], pricing: Pricing): KindTotal {
+  const cost = sumMoney(lines.filter((line) => line.kind === kind).map((line) => line.cost));
+  const markupPercent = pricing.markupPercent[kind];
+  return { kind, cost, markupPercent, markup: percentOf(cost, markupPercent) };
+}
+
+function share(part: Money, whole: Money): string {
+  if (new Big(whole).eq(0)) return "0";
+  return new Big(part).div(whole).times(100).round(1, Big.roundHalfUp).toString();
+}
+
+const hoursOf = (lines: readonly CostLine[]): string =>
+  lines
+    .filter((line) => line.kind === "labour" && line.unitName === "h")
+    .reduce((sum, line) => sum.plus(line.quantity), new Big(0))
+    .round(2)
+    .toString();
+
+/** Extras belong to no part; they are shown as a line of their own when there are any. */
+function pricesByPart(counts: readonly PartCount[], order: Order, pricing: Pricing, price: Money): PartPrice[] {
+  const extras = pricing.extras.reduce((sum, extra) => sum + Number(extra.cost), 0);
+  const rows = [
+    ...partWeights(counts, order, pricing),
+    ...(extras > 0 ? [{ partId: "", name: "Plant, subcontract and other items", weight: extras }] : []),
+  ];
+  const shares = allocateMoney(
+    price,
+    rows.map((row) => row.weight),
+  );
+  return rows.map((row, index) => ({ partId: row.partId, name: row.name, price: shares[index] ?? "0.00" }));
+}
+
+const missingPrices = (order: Order): Problem[] =>
+  order.lines
+    .filter((line) => line.unitPrice === null && !order.problems.some((each) => each.path === line.itemCode))
+    .map((line) => problem("no-price", line.itemCode, `${line.description} has no price in the price list.`));
+
+function missingTasks(counts: readonly PartCount[], pricing: Pricing): Problem[] {
+  const known = new Set(pricing.tasks.map((task) => task.id));
+  const used = new Set(counts.flatMap((count) => count.lines.flatMap((line) => line.labourTask ?? [])));
+  return [...used]
+    .filter((task) => !known.has(task))
+    .map((task) => problem("no-labour-task", `tasks.${task}`, `No hours are set for the labour task “${task}”.`));
+}

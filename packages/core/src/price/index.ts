@@ -1,0 +1,2 @@
+export * from "./buildUp";
+export * from "./pricing";

@@ -1,0 +1,26 @@
+import { z } from "zod";
+
+/**
+ * The quote as the customer reads it. Nothing internal has a place in it: no cost, markup, margin or hours.
+ * An issued quote is this record, kept as it was.
+ */
+export const quoteDocumentSchema = z.object({
+  schemaVersion: z.literal(1),
+  number: z.string().max(40),
+  /** ISO dates. */
+  date: z.iso.date(),
+  validUntil: z.iso.date(),
+  company: z.object({ name: z.string(), address: z.string() }),
+  customer: z.object({ name: z.string(), site: z.string() }),
+  title: z.string(),
+  currency: z.string().length(3),
+  intro: z.string(),
+  sections: z.array(z.object({ heading: z.string(), paragraphs: z.array(z.string()), price: z.string().nullable() })),
+  priceBeforeTax: z.string(),
+  tax: z.object({ name: z.string(), percent: z.string(), amount: z.string() }),
+  total: z.string(),
+  exclusions: z.array(z.string()),
+  notes: z.array(z.string()),
+  terms: z.string(),
+});
+export type QuoteDocument = z.infer<typeof quoteDocumentSchema>;

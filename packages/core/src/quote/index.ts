@@ -1,0 +1,4 @@
+export * from "./document";
+export * from "./quoteJob";
+export * from "./settings";
+export { openingsText, scopeOf } from "./wording";

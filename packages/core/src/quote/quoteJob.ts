@@ -1,0 +1,90 @@
+import { assemblyFor, type Library, partContext } from "../assemblies";
+import type { PartCount } from "../count";
+import type { Part } from "../parts";
+import type { BuildUp } from "../price";
+import type { MeasuringSystem } from "../units";
+import type { QuoteDocument } from "./document";
+import type { QuoteSettings } from "./settings";
+import { scopeOf } from "./wording";
+
+export type QuoteInput = {
+  readonly number: string;
+  /** ISO date of issue; core has no clock. */
+  readonly date: string;
+  readonly company: { readonly name: string; readonly address: string };
+  readonly job: {
+    readonly title: string;
+    readonly customerName: string;
+    readonly site: string;
+    readonly system: MeasuringSystem;
+    readonly currency: string;
+  };
+  readonly settings: QuoteSettings;
+  readonly parts: readonly Part[];
+  readonly counts: readonly PartCount[];
+  readonly buildUp: BuildUp;
+  readonly library: Library;
+};
+
+/** Adds days to an ISO date, in UTC so that no time zone moves it. Throws for a date that is none. */
+export function addDays(date: string, days: number): string {
+  const time = Date.parse(`${date}T00:00:00Z`);
+  if (Number.isNaN(time)) throw new RangeError(`addDays: "${date}" is not an ISO date`);
+  return new Date(time + days * 86_400_000).toISOString().slice(0, 10);
+}
+
+/** The draft quote: follows the job at every change until it is issued. */
+export function quoteJob(input: QuoteInput): QuoteDocument {
+  const { settings, buildUp, job } = input;
+  return {
+    schemaVersion: 1,
+    number: input.number,
+    date: input.date,
+    validUntil: addDays(input.date, settings.validDays),
+    company: { name: input.company.name, address: input.company.address },
+    customer: { name: job.customerName, site: job.site },
+    title: job.title,
+    currency: job.currency,
+    intro: settings.intro,
+    sections: sectionsOf(input),
+    priceBeforeTax: buildUp.priceBeforeTax,
+    tax: { name: buildUp.taxName, percent: buildUp.taxPercent, amount: buildUp.tax },
+    total: buildUp.total,
+    exclusions: [...settings.exclusions],
+    notes: notesOf(input),
+    terms: settings.terms,
+  };
+}
+
+function sectionsOf({ parts, counts, buildUp, library, job, settings }: QuoteInput): QuoteDocument["sections"] {
+  const context = partContext(job.system, library);
+  const shown = (partId: string): string | null => {
+    if (settings.detail === "one-price") return null;
+    return buildUp.byPart.find((each) => each.partId === partId)?.price ?? "0.00";
+  };
+  const countedIds = new Set(counts.filter((count) => count.lines.length > 0).map((count) => count.partId));
+  const sections = parts
+    .filter((part) => countedIds.has(part.id))
+    .map((part) => ({
+      heading: [part.name, part.location].filter(Boolean).join(", "),
+      paragraphs: scopeOf(part, assemblyFor(part, job.system, library), context),
+      price: shown(part.id),
+    }));
+  const extras = buildUp.byPart.find((each) => each.partId === "");
+  const extraLines = buildUp.lines.filter((line) => line.id.startsWith("extra/")).map((line) => line.description);
+  if (!extras) return sections;
+  return [...sections, { heading: extras.name, paragraphs: extraLines, price: shown("") }];
+}
+
+/** What the customer should know is not settled. */
+function notesOf({ counts }: QuoteInput): string[] {
+  const points = counts.flatMap((count) => count.openPoints);
+  const assumed = points.filter((point) => point.kind === "assumed").length;
+  const unmeasured = counts.filter((count) => count.lines.length === 0);
+  const notes: string[] = [];
+  if (assumed === 1) notes.push("One figure or choice is assumed and is to be confirmed on site.");
+  if (assumed > 1) notes.push(`${assumed} figures or choices are assumed and are to be confirmed on site.`);
+  if (unmeasured.length > 0)
+    notes.push(`Not measured yet and not in this price: ${unmeasured.map((each) => each.partName).join(", ")}.`);
+  return notes;
+}

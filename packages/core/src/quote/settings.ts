@@ -1,0 +1,12 @@
+import { z } from "zod";
+
+/** What the builder chooses about a quote; the rest follows from the job. */
+export const quoteSettingsSchema = z.object({
+  schemaVersion: z.literal(1),
+  validDays: z.int().min(1).max(365),
+  detail: z.enum(["one-price", "price-per-part"]),
+  intro: z.string().max(4000),
+  exclusions: z.array(z.string().min(1).max(400)).max(60),
+  terms: z.string().max(4000),
+});
+export type QuoteSettings = z.infer<typeof quoteSettingsSchema>;

@@ -1,0 +1,7 @@
+export * from "./area";
+export * from "./boardFeet";
+export * from "./counting";
+export * from "./formatLength";
+export * from "./length";
+export * from "./money";
+export * from "./parseLength";

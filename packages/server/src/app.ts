@@ -1,0 +1,120 @@
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import compression from "compression";
+import cookieParser from "cookie-parser";
+import express, { type Express, type RequestHandler } from "express";
+import { ipKeyGenerator, rateLimit } from "express-rate-limit";
+import helmet from "helmet";
+import type { Logger } from "pino";
+import { pinoHttp } from "pino-http";
+import type { DataSource } from "typeorm";
+import type { Config } from "./config";
+import { type Endpoint, mount } from "./http/endpoint";
+import { HttpProblem, problemHandler, unknownRoute } from "./http/problemDetails";
+import { jobFileEndpoints } from "./jobFiles/routes";
+import { jobEndpoints } from "./jobs/routes";
+import { openApiDocument } from "./openapi/document";
+import { partEndpoints } from "./parts/routes";
+import { priceListEndpoints } from "./priceList/routes";
+import { quoteEndpoints } from "./quotes/routes";
+import { AttemptStore } from "./sessions/attemptStore";
+import { sessionEndpoints } from "./sessions/routes";
+import { readSession, requireCsrfToken } from "./sessions/signedIn";
+
+const WRONG_SIGN_INS = 10;
+const WINDOW_MS = 10 * 60_000;
+const LARGEST_BODY = "4mb";
+
+export const allEndpoints = (dataSource: DataSource, config: Pick<Config, "demo" | "secureCookies">): Endpoint[] => [
+  ...sessionEndpoints(dataSource, config),
+  ...jobEndpoints(dataSource),
+  ...partEndpoints(dataSource),
+  ...quoteEndpoints(dataSource),
+  ...priceListEndpoints(dataSource),
+  ...jobFileEndpoints(dataSource),
+];
+
+/** Wrong sign-ins from one place for one person, counted in MariaDB. Right ones do not count. */
+const signInLimit = (dataSource: DataSource): RequestHandler =>
+  rateLimit({
+    windowMs: WINDOW_MS,
+    limit: WRONG_SIGN_INS,
+    skipSuccessfulRequests: true,
+    standardHeaders: "draft-8",
+    legacyHeaders: false,
+    store: new AttemptStore(dataSource),
+    keyGenerator: (request) => `${ipKeyGenerator(request.ip ?? "")} ${String(request.body?.email ?? "").slice(0, 120)}`,
+    handler: (_request, _response, next) =>
+      next(new HttpProblem(429, { detail: "Too many wrong passwords. Wait ten minutes and try again." })),
+  });
+
+function apiRouter(dataSource: DataSource, config: Config): express.Router {
+  const router = express.Router();
+  const endpoints = allEndpoints(dataSource, config);
+  router.use((_request, response, next) => {
+    response.setHeader("Cache-Control", "no-store");
+    next();
+  });
+  router.get("/health", async (_request, response) => {
+    await dataSource.query("SELECT 1");
+    response.json({ status: "ok" });
+  });
+  const openApi = openApiDocument(endpoints);
+  router.get("/openapi.json", (_request, response) => {
+    response.json(openApi);
+  });
+  router.use(express.json({ limit: LARGEST_BODY }), cookieParser(), readSession(dataSource), requireCsrfToken);
+  router.post("/session", signInLimit(dataSource));
+  mount(router, endpoints);
+  router.use(unknownRoute);
+  return router;
+}
+
+/** The exported web app. Its hashed files never change; the page itself is asked for anew each time. */
+function webApp(folder: string): RequestHandler[] {
+  const page = join(folder, "index.html");
+  const files = express.static(folder, {
+    index: false,
+    setHeaders: (response, path) => {
+      const forever = path.includes("_expo/static") || path.includes(`${folder}/assets/`);
+      response.setHeader("Cache-Control", forever ? "public, max-age=31536000, immutable" : "no-cache");
+    },
+  });
+  const fallback: RequestHandler = (request, response, next) => {
+    if (request.method !== "GET" || !request.accepts("html")) {
+      next();
+      return;
+    }
+    response.setHeader("Cache-Control", "no-cache");
+    response.sendFile(page, { dotfiles: "allow" });
+  };
+  return [files, fallback];
+}
+
+const securityHeaders = helmet({
+  contentSecurityPolicy: {
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
+      // React Native for Web writes its styles into the page.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", "data:", "blob:"],
+      workerSrc: ["'self'", "blob:"],
+      upgradeInsecureRequests: null,
+    },
+  },
+  strictTransportSecurity: false,
+});
+
+export function createApp(dataSource: DataSource, config: Config, logger: Logger): Express {
+  const app = express();
+  app.disable("x-powered-by");
+  app.set("query parser", "simple");
+  app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith("/api/") } }));
+  app.use(securityHeaders, compression());
+  app.use("/api/v1", apiRouter(dataSource, config));
+  if (config.webFolder && existsSync(join(config.webFolder, "index.html"))) app.use(...webApp(config.webFolder));
+  app.use(unknownRoute);
+  app.use(problemHandler);
+  return app;
+}

@@ -1,0 +1,30 @@
+import type { CompanySettings } from "@wide-porch/core";
+import { EntitySchema } from "typeorm";
+
+export type Role = "owner" | "estimator" | "crew";
+export const ROLES = ["owner", "estimator", "crew"] as const;
+
+export type CompanyRow = { id: string; name: string; settings: CompanySettings };
+
+export const companyEntity = new EntitySchema<CompanyRow>({
+  name: "company",
+  columns: {
+    id: { type: "char", length: 36, primary: true },
+    name: { type: "varchar", length: 160 },
+    settings: { type: "json" },
+  },
+});
+
+export type UserRow = { id: string; companyId: string; email: string; name: string; role: Role; passwordHash: string };
+
+export const userEntity = new EntitySchema<UserRow>({
+  name: "user",
+  columns: {
+    id: { type: "char", length: 36, primary: true },
+    companyId: { type: "char", length: 36 },
+    email: { type: "varchar", length: 190, unique: true },
+    name: { type: "varchar", length: 160 },
+    role: { type: "varchar", length: 20 },
+    passwordHash: { type: "varchar", length: 255 },
+  },
+});

@@ -1,0 +1,47 @@
+import { z } from "zod";
+
+const configSchema = z.object({
+  PORT: z.coerce.number().int().min(0).max(65535).default(8787),
+  HOST: z.string().default("127.0.0.1"),
+  WIDE_PORCH_DB_HOST: z.string().default("127.0.0.1"),
+  WIDE_PORCH_DB_PORT: z.coerce.number().int().min(1).max(65535),
+  WIDE_PORCH_DB_NAME: z.string().default("wide_porch"),
+  WIDE_PORCH_DB_USER: z.string().default("wide_porch"),
+  WIDE_PORCH_DB_PASSWORD: z.string(),
+  /** Folder of the exported web app; the API runs without it. */
+  WIDE_PORCH_WEB: z.string().optional(),
+  /** `1` loads the demo company once and offers its people on the sign-in page. */
+  WIDE_PORCH_DEMO: z.enum(["0", "1"]).default("0"),
+  WIDE_PORCH_SECURE_COOKIES: z.enum(["0", "1"]).default("0"),
+  LOG_LEVEL: z.enum(["fatal", "error", "warn", "info", "debug", "silent"]).default("info"),
+});
+
+export type Config = {
+  readonly host: string;
+  readonly port: number;
+  readonly database: { host: string; port: number; name: string; user: string; password: string };
+  readonly webFolder: string | undefined;
+  readonly demo: boolean;
+  readonly secureCookies: boolean;
+  readonly logLevel: string;
+};
+
+/** Reads the environment once, at start. Throws a ZodError that names the variable. */
+export function readConfig(environment: NodeJS.ProcessEnv): Config {
+  const read = configSchema.parse(environment);
+  return {
+    host: read.HOST,
+    port: read.PORT,
+    database: {
+      host: read.WIDE_PORCH_DB_HOST,
+      port: read.WIDE_PORCH_DB_PORT,
+      name: read.WIDE_PORCH_DB_NAME,
+      user: read.WIDE_PORCH_DB_USER,
+      password: read.WIDE_PORCH_DB_PASSWORD,
+    },
+    webFolder: read.WIDE_PORCH_WEB,
+    demo: read.WIDE_PORCH_DEMO === "1",
+    secureCookies: read.WIDE_PORCH_SECURE_COOKIES === "1",
+    logLevel: read.LOG_LEVEL,
+  };
+}

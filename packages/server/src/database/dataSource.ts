@@ -1,0 +1,48 @@
+import { DataSource } from "typeorm";
+import { companyEntity, userEntity } from "../companies/entity";
+import type { Config } from "../config";
+import { commandEntity, jobEntity } from "../jobs/entity";
+import { partEntity } from "../parts/entity";
+import { priceItemEntity } from "../priceList/entity";
+import { quoteEntity } from "../quotes/entity";
+import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
+import { Initial1764000000000 } from "./initial";
+
+export function createDataSource({ database }: Pick<Config, "database">): DataSource {
+  return new DataSource({
+    type: "mariadb",
+    host: database.host,
+    port: database.port,
+    username: database.user,
+    password: database.password,
+    database: database.name,
+    charset: "utf8mb4",
+    timezone: "Z",
+    synchronize: false,
+    migrations: [Initial1764000000000],
+    entities: [
+      companyEntity,
+      userEntity,
+      sessionEntity,
+      signInAttemptEntity,
+      jobEntity,
+      commandEntity,
+      partEntity,
+      priceItemEntity,
+      quoteEntity,
+    ],
+  });
+}
+
+/** Runs `work` while no other server on this database does the same: migrations and demo data happen once. */
+export async function alone<T>(dataSource: DataSource, name: string, work: () => Promise<T>): Promise<T> {
+  const runner = dataSource.createQueryRunner();
+  try {
+    const [row] = await runner.query("SELECT GET_LOCK(?, 60) AS got", [name]);
+    if (Number(row?.got) !== 1) throw new Error(`alone: another server has held "${name}" for a minute`);
+    return await work();
+  } finally {
+    await runner.query("SELECT RELEASE_LOCK(?)", [name]);
+    await runner.release();
+  }
+}

@@ -1,0 +1,88 @@
+import { randomUUID } from "node:crypto";
+import { hash } from "@node-rs/argon2";
+import { type NewJob, partContext, type StudWall, startJob, studWallKind } from "@wide-porch/core";
+import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
+import type { DataSource, EntityManager } from "typeorm";
+import { companyEntity, userEntity } from "../companies/entity";
+import { insertJob } from "../jobs/routes";
+import { partEntity } from "../parts/entity";
+import { priceItemEntity } from "../priceList/entity";
+import { issueQuote } from "../quotes/routes";
+import { lanternHouseWalls } from "./lanternHouse";
+import { DEMO_COMPANY, DEMO_PASSWORD, DEMO_PEOPLE } from "./people";
+
+const LANTERN_HOUSE: NewJob = {
+  title: "Lantern House: boot room and wrap-around porch",
+  customerName: "Wilhelmina Ostrander-Okafor",
+  site: "Lantern House, 9 Eel Pie Lane, Marlcroft (invented)",
+  system: "imperial",
+  currency: "USD",
+};
+
+const QUILLMOOR: NewJob = {
+  title: "Quillmoor pottery studio",
+  customerName: "Tobias Quill",
+  site: "Quillmoor Farm, Sedge Road, Netherby Wold (invented)",
+  system: "metric",
+  currency: "GBP",
+};
+
+/** Loads the invented company once: when there is any company, nothing is touched. */
+export async function loadDemo(dataSource: DataSource): Promise<void> {
+  if ((await dataSource.getRepository(companyEntity).count()) > 0) return;
+  const passwordHash = await hash(DEMO_PASSWORD);
+  await dataSource.transaction(async (manager) => {
+    const settings = { ...starterCompanySettings, address: DEMO_COMPANY.address };
+    const companyId = randomUUID();
+    await manager.getRepository(companyEntity).insert({ id: companyId, name: DEMO_COMPANY.name, settings });
+    const users = DEMO_PEOPLE.map((person) => ({ id: randomUUID(), companyId, ...person, passwordHash }));
+    await manager.getRepository(userEntity).insert(users);
+    const items = starterPriceList.map((item) => ({ companyId, code: item.code, revision: 1, data: item }));
+    await manager.getRepository(priceItemEntity).insert(items);
+    const owner = users[0]?.id ?? "";
+    await insertQuillmoor(manager, companyId, owner);
+    await insertLanternHouse(manager, companyId, owner);
+  });
+}
+
+async function insertParts(
+  manager: EntityManager,
+  companyId: string,
+  jobId: string,
+  userId: string,
+  parts: StudWall[],
+) {
+  const updatedAt = new Date();
+  const rows = parts.map((data, index) => ({
+    id: data.id,
+    companyId,
+    jobId,
+    revision: 1,
+    place: index + 1,
+    data,
+    updatedAt,
+    updatedBy: userId,
+    binnedAt: null,
+  }));
+  await manager.getRepository(partEntity).insert(rows);
+}
+
+async function insertLanternHouse(manager: EntityManager, companyId: string, owner: string): Promise<void> {
+  const start = startJob(LANTERN_HOUSE, starterCompanySettings);
+  const extras = [
+    { id: "saw-bench", kind: "plant" as const, description: "Hire of saw bench, one week", cost: "85.00" },
+  ];
+  const job = { ...start, pricing: { ...start.pricing, extras } };
+  const row = await insertJob(manager, companyId, job);
+  await insertParts(manager, companyId, row.id, owner, lanternHouseWalls(randomUUID, partContext("imperial", library)));
+  await issueQuote(manager, companyId, row.id, owner);
+}
+
+/** A metric job that has only been begun: one partition with nothing measured. */
+async function insertQuillmoor(manager: EntityManager, companyId: string, owner: string): Promise<void> {
+  const start = startJob(QUILLMOOR, starterCompanySettings);
+  const job = { ...start, pricing: { ...start.pricing, tax: { name: "VAT", percent: "20" } } };
+  const row = await insertJob(manager, companyId, job);
+  const wall = studWallKind.defaults(randomUUID(), "Kiln room partition", partContext("metric", library));
+  await insertParts(manager, companyId, row.id, owner, [wall]);
+}

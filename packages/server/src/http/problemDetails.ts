@@ -1,0 +1,70 @@
+import type { Problem } from "@wide-porch/core";
+import type { ErrorRequestHandler, RequestHandler } from "express";
+import { z } from "zod";
+
+/** RFC 9457, with the fields that did not fit and, for a conflict, the newer state. */
+export const problemDetailsSchema = z
+  .object({
+    type: z.string(),
+    title: z.string(),
+    status: z.int(),
+    detail: z.string().optional(),
+    problems: z.array(z.object({ code: z.string(), path: z.string(), message: z.string() })).optional(),
+    current: z.unknown().optional(),
+  })
+  .meta({ id: "ProblemDetails" });
+export type ProblemDetails = z.infer<typeof problemDetailsSchema>;
+
+const TITLES: Record<number, string> = {
+  400: "The request cannot be read",
+  401: "Sign in first",
+  403: "Not allowed",
+  404: "Not found",
+  409: "Changed by someone else meanwhile",
+  413: "Too large",
+  415: "Not JSON",
+  422: "Some values do not fit",
+  429: "Too many tries",
+  500: "Something failed on the server",
+};
+
+export class HttpProblem extends Error {
+  readonly details: ProblemDetails;
+
+  constructor(status: number, extra: Partial<Omit<ProblemDetails, "status">> = {}) {
+    super(extra.detail ?? TITLES[status] ?? "Error");
+    this.details = { type: "about:blank", title: TITLES[status] ?? "Error", status, ...extra };
+  }
+}
+
+export const notFound = (what: string): HttpProblem => new HttpProblem(404, { detail: `There is no such ${what}.` });
+
+export const unfit = (problems: readonly Problem[]): HttpProblem =>
+  new HttpProblem(422, { detail: problems[0]?.message ?? "", problems: [...problems] });
+
+/** The paths and messages of a Zod failure, under the name of what was checked. */
+export const problemsOf = (error: z.ZodError): Problem[] =>
+  error.issues.map((issue) => ({ code: issue.code, path: issue.path.map(String).join("."), message: issue.message }));
+
+export const unknownRoute: RequestHandler = (request) => {
+  throw new HttpProblem(404, { detail: `Nothing answers ${request.method} ${request.path}.` });
+};
+
+/** A body-parser failure carries its status; anything else unknown is ours, and says nothing of the inside. */
+function toProblem(error: unknown): HttpProblem {
+  if (error instanceof HttpProblem) return error;
+  if (error instanceof z.ZodError) return unfit(problemsOf(error));
+  const status = typeof error === "object" && error !== null && "status" in error ? Number(error.status) : 500;
+  if (status >= 400 && status < 500) return new HttpProblem(status);
+  return new HttpProblem(500);
+}
+
+export const problemHandler: ErrorRequestHandler = (error, request, response, next) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const { details } = toProblem(error);
+  if (details.status >= 500) request.log?.error({ err: error }, "request failed");
+  response.status(details.status).type("application/problem+json").send(JSON.stringify(details));
+};

@@ -1,0 +1,125 @@
+import { randomUUID } from "node:crypto";
+import {
+  JOB_FILE_FORMAT,
+  type JobFile,
+  jobFileSchema,
+  kindOf,
+  type Part,
+  partContext,
+  type Problem,
+  readJobFile,
+} from "@wide-porch/core";
+import { library } from "@wide-porch/library";
+import type { DataSource, EntityManager } from "typeorm";
+import { z } from "zod";
+import { type Endpoint, endpoint } from "../http/endpoint";
+import { unfit } from "../http/problemDetails";
+import { jobAnswer, jobAnswerSchema } from "../jobs/answers";
+import type { JobRow } from "../jobs/entity";
+import { insertJob } from "../jobs/routes";
+import { jobOf, partsOf } from "../jobs/store";
+import { partEntity } from "../parts/entity";
+import { quoteEntity } from "../quotes/entity";
+
+export async function exportJob(
+  source: DataSource | EntityManager,
+  companyId: string,
+  jobId: string,
+): Promise<JobFile> {
+  const row = await jobOf(source, companyId, jobId);
+  const parts = await partsOf(source, companyId, jobId);
+  const quotes = await source
+    .getRepository(quoteEntity)
+    .find({ where: { companyId, jobId }, order: { sequence: "ASC" } });
+  return {
+    format: JOB_FILE_FORMAT,
+    schemaVersion: 1,
+    job: row.data,
+    parts: parts.map((part) => part.data),
+    quotes: quotes.map((quote) => ({ issuedAt: quote.issuedAt.toISOString(), document: quote.document })),
+  };
+}
+
+/** Parts that could not be built are refused like any other bad value: where, and why. */
+function partProblems(file: JobFile): Problem[] {
+  const context = partContext(file.job.system, library);
+  return file.parts.flatMap((part, index) =>
+    kindOf(part)
+      .problems(part, context)
+      .map((each) => ({ ...each, path: `parts.${index}.${each.path}` })),
+  );
+}
+
+/** Adds the file's job as a new one with ids of its own. Throws 422 and changes nothing when the file does not fit. */
+export async function importJob(
+  dataSource: DataSource,
+  companyId: string,
+  userId: string,
+  data: unknown,
+): Promise<JobRow> {
+  const result = readJobFile(data);
+  if (!result.ok) throw unfit(result.problems);
+  const problems = partProblems(result.file);
+  if (problems.length > 0) throw unfit(problems);
+  const { job, parts, quotes } = result.file;
+  return dataSource.transaction(async (manager) => {
+    const row = await insertJob(manager, companyId, job);
+    const now = new Date();
+    for (const [index, each] of parts.entries()) {
+      const part: Part = { ...each, id: randomUUID() };
+      await manager.getRepository(partEntity).insert({
+        id: part.id,
+        companyId,
+        jobId: row.id,
+        revision: 1,
+        place: index + 1,
+        data: part,
+        updatedAt: now,
+        updatedBy: userId,
+        binnedAt: null,
+      });
+    }
+    for (const [index, { issuedAt, document }] of quotes.entries()) {
+      await manager.getRepository(quoteEntity).insert({
+        id: randomUUID(),
+        companyId,
+        jobId: row.id,
+        sequence: index + 1,
+        number: document.number,
+        issuedAt: new Date(issuedAt),
+        issuedBy: null,
+        total: document.total,
+        document,
+        snapshot: null,
+      });
+    }
+    return row;
+  });
+}
+
+export const jobFileEndpoints = (dataSource: DataSource): Endpoint[] => [
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/file",
+    access: "sees-costs",
+    summary: "The whole job as one file",
+    status: 200,
+    answer: jobFileSchema,
+    handle: async ({ user, param, response }) => {
+      const file = await exportJob(dataSource, user.companyId, param("jobId"));
+      response.setHeader("Content-Disposition", 'attachment; filename="job.json"');
+      return file;
+    },
+  }),
+  endpoint({
+    method: "post",
+    path: "/job-files",
+    access: "sees-costs",
+    summary: "Add a job from a file; a file that does not fit changes nothing and is told where it fails",
+    status: 201,
+    // Read by `readJobFile`, which brings older files up to date before it checks them.
+    body: z.unknown(),
+    answer: jobAnswerSchema,
+    handle: async ({ user, body }) => jobAnswer(await importJob(dataSource, user.companyId, user.id, body), user.role),
+  }),
+];

@@ -1,0 +1,35 @@
+import { jobSchema, type Part, partSchema } from "@wide-porch/core";
+import { z } from "zod";
+import { seesCosts } from "../http/endpoint";
+import type { PartRow } from "../parts/entity";
+import type { Role } from "../companies/entity";
+import type { JobRow } from "./entity";
+
+/** A job as answered: pricing is null for people who do not see costs. */
+export const jobAnswerSchema = z
+  .object({
+    id: z.string(),
+    revision: z.int(),
+    updatedAt: z.iso.datetime(),
+    job: jobSchema.extend({ pricing: jobSchema.shape.pricing.nullable() }),
+  })
+  .meta({ id: "Job" });
+
+export const partAnswerSchema = z
+  .object({ id: z.string(), revision: z.int(), binned: z.boolean(), part: partSchema })
+  .meta({ id: "PartRevision" });
+export type PartAnswer = { id: string; revision: number; binned: boolean; part: Part };
+
+export const jobAnswer = (row: JobRow, role: Role) => ({
+  id: row.id,
+  revision: row.revision,
+  updatedAt: row.updatedAt.toISOString(),
+  job: { ...row.data, pricing: seesCosts(role) ? row.data.pricing : null },
+});
+
+export const partAnswer = (row: PartRow): PartAnswer => ({
+  id: row.id,
+  revision: row.revision,
+  binned: row.binnedAt !== null,
+  part: row.data,
+});

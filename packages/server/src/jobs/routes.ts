@@ -1,0 +1,142 @@
+import { randomUUID } from "node:crypto";
+import { type Job, jobSchema, newJobSchema, reckonJob, startJob } from "@wide-porch/core";
+import { library } from "@wide-porch/library";
+import type { DataSource } from "typeorm";
+import { z } from "zod";
+import { companyEntity } from "../companies/entity";
+import { type Endpoint, endpoint } from "../http/endpoint";
+import { HttpProblem } from "../http/problemDetails";
+import { priceListOf } from "../priceList/store";
+import { jobAnswer, jobAnswerSchema, partAnswer, partAnswerSchema } from "./answers";
+import { once } from "./commands";
+import { type JobRow, jobEntity } from "./entity";
+import { jobOf, lockJob, partsOf } from "./store";
+
+const pageSchema = z.object({
+  page: z.coerce.number().int().min(1).max(100_000).default(1),
+  perPage: z.coerce.number().int().min(1).max(100).default(50),
+});
+
+const changesSchema = jobSchema
+  .pick({ title: true, customerName: true, site: true, pricing: true, quote: true })
+  .partial()
+  .strict();
+
+const patchSchema = z
+  .object({ commandId: z.uuid(), baseRevision: z.int().min(1), changes: changesSchema })
+  .meta({ id: "JobChange" });
+
+const fullJobSchema = z.object({ job: jobAnswerSchema, parts: z.array(partAnswerSchema) });
+
+export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
+  endpoint({
+    method: "get",
+    path: "/jobs",
+    access: "signed-in",
+    summary: "The company's jobs, last changed first",
+    status: 200,
+    query: pageSchema,
+    answer: z.object({ items: z.array(jobAnswerSchema), total: z.int(), page: z.int(), perPage: z.int() }),
+    handle: async ({ user, query: { page, perPage } }) => {
+      const [rows, total] = await dataSource.getRepository(jobEntity).findAndCount({
+        where: { companyId: user.companyId },
+        order: { updatedAt: "DESC", id: "ASC" },
+        skip: (page - 1) * perPage,
+        take: perPage,
+      });
+      return { items: rows.map((row) => jobAnswer(row, user.role)), total, page, perPage };
+    },
+  }),
+  endpoint({
+    method: "post",
+    path: "/jobs",
+    access: "sees-costs",
+    summary: "Start a job with the company's pricing and wording",
+    status: 201,
+    body: newJobSchema,
+    answer: jobAnswerSchema,
+    handle: async ({ user, body }) => {
+      const company = await dataSource.getRepository(companyEntity).findOneByOrFail({ id: user.companyId });
+      return jobAnswer(await insertJob(dataSource, user.companyId, startJob(body, company.settings)), user.role);
+    },
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId",
+    access: "signed-in",
+    summary: "A job with its parts",
+    status: 200,
+    answer: fullJobSchema,
+    handle: async ({ user, param }) => {
+      const row = await jobOf(dataSource, user.companyId, param("jobId"));
+      const parts = await partsOf(dataSource, user.companyId, row.id);
+      return { job: jobAnswer(row, user.role), parts: parts.map(partAnswer) };
+    },
+  }),
+  endpoint({
+    method: "patch",
+    path: "/jobs/:jobId",
+    access: "sees-costs",
+    summary: "Change a job's own record; refused with the newer state when someone else changed it meanwhile",
+    status: 200,
+    body: patchSchema,
+    answer: jobAnswerSchema,
+    handle: ({ user, param, body }) =>
+      dataSource.transaction(async (manager) => {
+        const row = await lockJob(manager, user.companyId, param("jobId"));
+        const command = { companyId: user.companyId, commandId: body.commandId, target: row.id };
+        return once(manager, command, async () => {
+          if (row.revision !== body.baseRevision) throw new HttpProblem(409, { current: jobAnswer(row, user.role) });
+          const data: Job = { ...row.data, ...body.changes };
+          const changed: JobRow = { ...row, data, revision: row.revision + 1, updatedAt: new Date() };
+          await manager.getRepository(jobEntity).save(changed);
+          return jobAnswer(changed, user.role);
+        });
+      }),
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/counts",
+    access: "signed-in",
+    summary: "Every count line of the job with its working, and the order list without prices",
+    status: 200,
+    answer: z.object({ counts: z.array(z.unknown()), order: z.unknown() }),
+    handle: async ({ user, param }) => {
+      const { counts, order } = await reckon(dataSource, user.companyId, param("jobId"));
+      const lines = order.lines.map(({ unitPrice: _, ...line }) => line);
+      return { counts: counts.map(({ drawing: _, ...count }) => count), order: { ...order, lines } };
+    },
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/price",
+    access: "sees-costs",
+    summary: "The build-up from cost to price",
+    status: 200,
+    answer: z.unknown(),
+    handle: async ({ user, param }) => (await reckon(dataSource, user.companyId, param("jobId"))).buildUp,
+  }),
+];
+
+async function reckon(dataSource: DataSource, companyId: string, jobId: string) {
+  const row = await jobOf(dataSource, companyId, jobId);
+  const parts = await partsOf(dataSource, companyId, jobId);
+  const priceList = await priceListOf(dataSource, companyId);
+  return reckonJob(
+    row.data,
+    parts.map((part) => part.data),
+    priceList,
+    library,
+  );
+}
+
+export async function insertJob(
+  source: Pick<DataSource, "getRepository">,
+  companyId: string,
+  data: Job,
+): Promise<JobRow> {
+  const now = new Date();
+  const row: JobRow = { id: randomUUID(), companyId, revision: 1, data, createdAt: now, updatedAt: now };
+  await source.getRepository(jobEntity).insert(row);
+  return row;
+}

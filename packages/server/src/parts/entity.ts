@@ -1,0 +1,31 @@
+import type { Part } from "@wide-porch/core";
+import { EntitySchema } from "typeorm";
+
+/** One part of a job: the unit of editing. In the bin when `binnedAt` is set. */
+export type PartRow = {
+  id: string;
+  companyId: string;
+  jobId: string;
+  revision: number;
+  /** Place in the job's list, in the order the parts were made. */
+  place: number;
+  data: Part;
+  updatedAt: Date;
+  updatedBy: string;
+  binnedAt: Date | null;
+};
+
+export const partEntity = new EntitySchema<PartRow>({
+  name: "part",
+  columns: {
+    id: { type: "char", length: 36, primary: true },
+    companyId: { type: "char", length: 36 },
+    jobId: { type: "char", length: 36 },
+    revision: { type: "int" },
+    place: { type: "int" },
+    data: { type: "json" },
+    updatedAt: { type: "datetime", precision: 3 },
+    updatedBy: { type: "char", length: 36 },
+    binnedAt: { type: "datetime", precision: 3, nullable: true },
+  },
+});

@@ -1,0 +1,163 @@
+import { randomUUID } from "node:crypto";
+import { draftQuote, type QuoteDocument, quoteDocumentSchema, reckonJob } from "@wide-porch/core";
+import { library } from "@wide-porch/library";
+import type { DataSource, EntityManager } from "typeorm";
+import { z } from "zod";
+import { companyEntity } from "../companies/entity";
+import { type Endpoint, endpoint } from "../http/endpoint";
+import { HttpProblem, notFound } from "../http/problemDetails";
+import { once } from "../jobs/commands";
+import { jobOf, lockJob, partsOf, touchJob } from "../jobs/store";
+import { sendQuotePdf } from "../pdf/quotePdf";
+import { priceListOf } from "../priceList/store";
+import { type QuoteRow, type QuoteSnapshot, quoteEntity } from "./entity";
+
+const quoteAnswerSchema = z
+  .object({
+    id: z.string(),
+    number: z.string(),
+    sequence: z.int(),
+    issuedAt: z.iso.datetime(),
+    document: quoteDocumentSchema,
+  })
+  .meta({ id: "Quote" });
+
+const issueSchema = z.object({ commandId: z.uuid() }).meta({ id: "IssueQuote" });
+
+const quoteAnswer = (row: QuoteRow): z.infer<typeof quoteAnswerSchema> => ({
+  id: row.id,
+  number: row.number,
+  sequence: row.sequence,
+  issuedAt: row.issuedAt.toISOString(),
+  document: row.document,
+});
+
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+type Made = { document: QuoteDocument; snapshot: QuoteSnapshot };
+
+async function makeQuote(
+  source: DataSource | EntityManager,
+  companyId: string,
+  jobId: string,
+  number: string,
+): Promise<Made> {
+  const row = await jobOf(source, companyId, jobId);
+  const company = await source.getRepository(companyEntity).findOneByOrFail({ id: companyId });
+  const parts = (await partsOf(source, companyId, jobId)).map((part) => part.data);
+  const priceList = await priceListOf(source, companyId);
+  const reckoning = reckonJob(row.data, parts, priceList, library);
+  const issue = { number, date: today(), company: { name: company.name, address: company.settings.address } };
+  return {
+    document: draftQuote(row.data, parts, reckoning, issue, library),
+    snapshot: { job: row.data, parts, priceList },
+  };
+}
+
+/** Numbers run through the year over the whole company; its row is locked so that no two quotes share one. */
+async function nextNumber(manager: EntityManager, companyId: string): Promise<string> {
+  await manager.getRepository(companyEntity).findOne({ where: { id: companyId }, lock: { mode: "pessimistic_write" } });
+  const count = await manager.getRepository(quoteEntity).countBy({ companyId });
+  return `${today().slice(0, 4)}-${String(count + 1).padStart(4, "0")}`;
+}
+
+export async function issueQuote(
+  manager: EntityManager,
+  companyId: string,
+  jobId: string,
+  userId: string,
+): Promise<QuoteRow> {
+  const quotes = manager.getRepository(quoteEntity);
+  const number = await nextNumber(manager, companyId);
+  const { document, snapshot } = await makeQuote(manager, companyId, jobId, number);
+  if (document.sections.length === 0) {
+    const message = "Measure at least one part before issuing a quote.";
+    throw new HttpProblem(422, { detail: message, problems: [{ code: "nothing-to-quote", path: "", message }] });
+  }
+  const issuedAt = new Date();
+  const sequence = ((await quotes.maximum("sequence", { companyId, jobId })) ?? 0) + 1;
+  const { total } = document;
+  const row: QuoteRow = {
+    id: randomUUID(),
+    companyId,
+    jobId,
+    sequence,
+    number,
+    issuedAt,
+    issuedBy: userId,
+    total,
+    document,
+    snapshot,
+  };
+  await quotes.insert(row);
+  await touchJob(manager, companyId, jobId, issuedAt);
+  return row;
+}
+
+export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/quotes",
+    access: "sees-costs",
+    summary: "The quotes issued for a job, newest first",
+    status: 200,
+    answer: z.object({ items: z.array(quoteAnswerSchema) }),
+    handle: async ({ user, param }) => {
+      const job = await jobOf(dataSource, user.companyId, param("jobId"));
+      const where = { companyId: user.companyId, jobId: job.id };
+      const rows = await dataSource.getRepository(quoteEntity).find({ where, order: { sequence: "DESC" } });
+      return { items: rows.map(quoteAnswer) };
+    },
+  }),
+  endpoint({
+    method: "post",
+    path: "/jobs/:jobId/quotes",
+    access: "sees-costs",
+    summary: "Issue the job's quote as it stands; later changes to the job leave it as it is",
+    status: 201,
+    body: issueSchema,
+    answer: quoteAnswerSchema,
+    handle: ({ user, param, body }) =>
+      dataSource.transaction(async (manager) => {
+        const job = await lockJob(manager, user.companyId, param("jobId"));
+        return once(manager, { companyId: user.companyId, commandId: body.commandId, target: job.id }, async () =>
+          quoteAnswer(await issueQuote(manager, user.companyId, job.id, user.id)),
+        );
+      }),
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/quote-draft",
+    access: "sees-costs",
+    summary: "The quote as it would be issued now",
+    status: 200,
+    answer: quoteDocumentSchema,
+    handle: async ({ user, param }) => (await makeQuote(dataSource, user.companyId, param("jobId"), "Draft")).document,
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/quote-draft.pdf",
+    access: "sees-costs",
+    summary: "The draft as a PDF",
+    status: 200,
+    contentType: "application/pdf",
+    handle: async ({ user, param, response }) => {
+      const { document } = await makeQuote(dataSource, user.companyId, param("jobId"), "Draft");
+      await sendQuotePdf(response, document);
+    },
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/quotes/:quoteId/pdf",
+    access: "sees-costs",
+    summary: "An issued quote as a PDF",
+    status: 200,
+    contentType: "application/pdf",
+    handle: async ({ user, param, response }) => {
+      const where = { companyId: user.companyId, jobId: param("jobId"), id: param("quoteId") };
+      const row = await dataSource.getRepository(quoteEntity).findOneBy(where);
+      if (!row) throw notFound("quote");
+      await sendQuotePdf(response, row.document);
+    },
+  }),
+];

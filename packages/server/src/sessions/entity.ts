@@ -1,0 +1,26 @@
+import { EntitySchema } from "typeorm";
+
+/** `id` is the SHA-256 of the cookie's token: a read of the table signs nobody in. */
+export type SessionRow = { id: string; userId: string; csrfToken: string; expiresAt: Date };
+
+export const sessionEntity = new EntitySchema<SessionRow>({
+  name: "session",
+  columns: {
+    id: { type: "char", length: 64, primary: true },
+    userId: { type: "char", length: 36 },
+    csrfToken: { type: "char", length: 43 },
+    expiresAt: { type: "datetime" },
+  },
+});
+
+/** Failed sign-ins within a window, by whoever tried. */
+export type SignInAttemptRow = { key: string; count: number; resetAt: Date };
+
+export const signInAttemptEntity = new EntitySchema<SignInAttemptRow>({
+  name: "sign_in_attempt",
+  columns: {
+    key: { type: "varchar", length: 190, primary: true },
+    count: { type: "int" },
+    resetAt: { type: "datetime" },
+  },
+});

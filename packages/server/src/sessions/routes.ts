@@ -1,0 +1,118 @@
+import { verify } from "@node-rs/argon2";
+import type { Request, Response } from "express";
+import type { DataSource } from "typeorm";
+import { z } from "zod";
+import { companyEntity, ROLES, type UserRow, userEntity } from "../companies/entity";
+import type { Config } from "../config";
+import { DEMO_PASSWORD, DEMO_PEOPLE } from "../demo/people";
+import { type Endpoint, endpoint, publicEndpoint, type SignedIn } from "../http/endpoint";
+import { HttpProblem } from "../http/problemDetails";
+import { sessionEntity } from "./entity";
+import { SESSION_COOKIE } from "./signedIn";
+import { hashToken, newToken } from "./tokens";
+
+const SESSION_DAYS = 30;
+const DAY_MS = 86_400_000;
+/** Checked when no such person exists, so that the answer takes as long as for a wrong password. */
+const NOBODYS_HASH =
+  "$argon2id$v=19$m=19456,t=2,p=1$Gz46uTXSMBMAUuqBlxjtag$D6qBfINcXSIXtiJbAFIFKelzIVrT5kAUSIqN0WrVvcA";
+
+export const sessionSchema = z
+  .object({
+    user: z.object({ id: z.string(), name: z.string(), email: z.string(), role: z.enum(ROLES) }),
+    company: z.object({ id: z.string(), name: z.string(), address: z.string() }),
+    csrfToken: z.string(),
+  })
+  .meta({ id: "Session" });
+
+const signInSchema = z
+  .object({ email: z.string().trim().toLowerCase().max(190), password: z.string().min(1).max(200) })
+  .meta({ id: "SignIn" });
+
+const demoPersonSchema = z.object({ name: z.string(), email: z.string(), role: z.enum(ROLES), password: z.string() });
+
+async function describe(dataSource: DataSource, { user, session }: SignedIn): Promise<z.infer<typeof sessionSchema>> {
+  const company = await dataSource.getRepository(companyEntity).findOneByOrFail({ id: user.companyId });
+  return {
+    user: { id: user.id, name: user.name, email: user.email, role: user.role },
+    company: { id: company.id, name: company.name, address: company.settings.address },
+    csrfToken: session.csrfToken,
+  };
+}
+
+async function startSession(
+  dataSource: DataSource,
+  user: UserRow,
+  response: Response,
+  secure: boolean,
+): Promise<SignedIn> {
+  const token = newToken();
+  const expiresAt = new Date(Date.now() + SESSION_DAYS * DAY_MS);
+  const session = { id: hashToken(token), userId: user.id, csrfToken: newToken(), expiresAt };
+  const sessions = dataSource.getRepository(sessionEntity);
+  await sessions.createQueryBuilder().delete().where("expiresAt < UTC_TIMESTAMP()").execute();
+  await sessions.insert(session);
+  response.cookie(SESSION_COOKIE, token, { httpOnly: true, sameSite: "strict", secure, expires: expiresAt, path: "/" });
+  return { user, session };
+}
+
+async function personFor(dataSource: DataSource, email: string, password: string): Promise<UserRow> {
+  const user = await dataSource.getRepository(userEntity).findOneBy({ email });
+  const matches = await verify(user?.passwordHash ?? NOBODYS_HASH, password);
+  if (!user || !matches) throw new HttpProblem(401, { detail: "This address and password do not go together." });
+  return user;
+}
+
+async function endSession(dataSource: DataSource, request: Request, response: Response): Promise<void> {
+  if (request.signedIn) await dataSource.getRepository(sessionEntity).delete({ id: request.signedIn.session.id });
+  response.clearCookie(SESSION_COOKIE, { path: "/" });
+}
+
+export const sessionEndpoints = (
+  dataSource: DataSource,
+  config: Pick<Config, "demo" | "secureCookies">,
+): Endpoint[] => [
+  publicEndpoint({
+    method: "post",
+    path: "/session",
+    access: "public",
+    summary: "Sign in",
+    status: 201,
+    body: signInSchema,
+    answer: sessionSchema,
+    handle: async ({ body, response }) => {
+      const user = await personFor(dataSource, body.email, body.password);
+      return describe(dataSource, await startSession(dataSource, user, response, config.secureCookies));
+    },
+  }),
+  endpoint({
+    method: "get",
+    path: "/session",
+    access: "signed-in",
+    summary: "Who is signed in, and the token that changes must carry",
+    status: 200,
+    answer: sessionSchema,
+    handle: ({ user, session }) => describe(dataSource, { user, session }),
+  }),
+  publicEndpoint({
+    method: "delete",
+    path: "/session",
+    access: "public",
+    summary: "Sign out",
+    status: 204,
+    handle: ({ request, response }) => endSession(dataSource, request, response),
+  }),
+  publicEndpoint({
+    method: "get",
+    path: "/demo-people",
+    access: "public",
+    summary: "The demo company's people; empty unless the server runs with demo data",
+    status: 200,
+    answer: z.object({ items: z.array(demoPersonSchema) }),
+    handle: async () => ({
+      items: config.demo
+        ? DEMO_PEOPLE.map(({ name, email, role }) => ({ name, email, role, password: DEMO_PASSWORD }))
+        : [],
+    }),
+  }),
+];

@@ -1,0 +1,41 @@
+import { timingSafeEqual } from "node:crypto";
+import type { RequestHandler } from "express";
+import type { DataSource } from "typeorm";
+import { userEntity } from "../companies/entity";
+import { HttpProblem } from "../http/problemDetails";
+import { sessionEntity } from "./entity";
+import { hashToken } from "./tokens";
+
+export const SESSION_COOKIE = "wide_porch_session";
+const SAFE_METHODS = new Set(["GET", "HEAD", "OPTIONS"]);
+
+/** Finds who is signed in by the cookie; says nothing when nobody is. */
+export const readSession =
+  (dataSource: DataSource): RequestHandler =>
+  async (request, _response, next) => {
+    const token: unknown = request.cookies?.[SESSION_COOKIE];
+    if (typeof token === "string" && token.length > 0) {
+      const session = await dataSource.getRepository(sessionEntity).findOneBy({ id: hashToken(token) });
+      if (session && session.expiresAt > new Date()) {
+        const user = await dataSource.getRepository(userEntity).findOneBy({ id: session.userId });
+        if (user) request.signedIn = { user, session };
+      }
+    }
+    next();
+  };
+
+const sameText = (a: string, b: string): boolean =>
+  a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
+
+/** A change made with a session's cookie must carry the session's own token, which another site cannot read. */
+export const requireCsrfToken: RequestHandler = (request, _response, next) => {
+  if (SAFE_METHODS.has(request.method) || !request.signedIn) {
+    next();
+    return;
+  }
+  const sent = request.get("x-csrf-token") ?? "";
+  if (!sameText(sent, request.signedIn.session.csrfToken)) {
+    throw new HttpProblem(403, { detail: "The request lacks this session's token. Reload the page." });
+  }
+  next();
+};

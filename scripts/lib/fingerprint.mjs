@@ -1,0 +1,25 @@
+import { createHash } from "node:crypto";
+import { existsSync, readdirSync, readFileSync, statSync } from "node:fs";
+import { join } from "node:path";
+import { inRoot } from "./paths.mjs";
+
+const SKIPPED = new Set(["node_modules", "dist", ".expo", "coverage"]);
+
+function* filesUnder(path) {
+  if (!statSync(path).isDirectory()) {
+    yield path;
+    return;
+  }
+  for (const name of readdirSync(path).sort()) {
+    if (!SKIPPED.has(name) && !/\.test\.tsx?$/.test(name)) yield* filesUnder(join(path, name));
+  }
+}
+
+/** A hash over the files of some folders, to see whether anything made from them is out of date. */
+export function fingerprint(paths) {
+  const hash = createHash("sha256");
+  for (const path of paths.map((each) => inRoot(each)).filter(existsSync)) {
+    for (const file of filesUnder(path)) hash.update(file).update("\0").update(readFileSync(file));
+  }
+  return hash.digest("hex");
+}
