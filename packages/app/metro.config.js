@@ -1,4 +1,36 @@
 const { getDefaultConfig } = require("expo/metro-config");
 const { withNativeWind } = require("nativewind/metro");
 
-module.exports = withNativeWind(getDefaultConfig(__dirname), { input: "./global.css" });
+const config = getDefaultConfig(__dirname);
+
+/** Zod carries its messages in some fifty languages through one file; English is loaded apart from it. */
+const zodLocales = (context, name) =>
+  name.endsWith("/locales/index.js") && /[\\/]zod[\\/]/.test(context.originModulePath);
+
+config.resolver.resolveRequest = (context, name, platform) =>
+  zodLocales(context, name) ? { type: "empty" } : context.resolveRequest(context, name, platform);
+
+/** In development the page comes from Metro and the API from the server: one origin, as when it is served for real. */
+const api = process.env.WIDE_PORCH_API;
+if (api) {
+  const http = require("node:http");
+  const target = new URL(api);
+  config.server.enhanceMiddleware = (metro) => (request, response, next) => {
+    if (!request.url.startsWith("/api/")) return metro(request, response, next);
+    const options = {
+      host: target.hostname,
+      port: target.port,
+      path: request.url,
+      method: request.method,
+      headers: request.headers,
+    };
+    const passed = http.request(options, (answer) => {
+      response.writeHead(answer.statusCode, answer.headers);
+      answer.pipe(response);
+    });
+    passed.on("error", () => response.writeHead(502).end());
+    return request.pipe(passed);
+  };
+}
+
+module.exports = withNativeWind(config, { input: "./global.css" });

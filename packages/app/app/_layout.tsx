@@ -1,5 +1,49 @@
 import "../global.css";
-import { Slot } from "expo-router";
+import { PortalHost } from "@rn-primitives/portal";
+import { useFonts } from "expo-font";
+import { Slot, usePathname } from "expo-router";
+import Head from "expo-router/head";
+import { useEffect } from "react";
+import { View } from "react-native";
+import { useSession } from "../src/api/session";
+import { Pending } from "../src/components/Waiting";
+import { SignIn } from "../src/jobs/SignIn";
+import { outbox } from "../src/sync/outboxInstance";
+import { FONTS } from "../src/theme/fonts";
+
 export default function Root() {
-  return <Slot />;
+  useFonts(FONTS);
+  useEffect(() => {
+    void outbox.load();
+    const flush = () => void outbox.flush();
+    window.addEventListener("online", flush);
+    return () => window.removeEventListener("online", flush);
+  }, []);
+  return (
+    <View className="h-screen bg-paper">
+      <Gate />
+      <PortalHost />
+    </View>
+  );
+}
+
+/** Signed out, every address shows the sign-in page, and goes on to where it pointed afterwards. */
+function Gate() {
+  const session = useSession();
+  const pathname = usePathname();
+  useEffect(() => {
+    if (session.data) void outbox.flush();
+  }, [session.data]);
+  if (session.data === undefined) {
+    return <Pending error={session.error} what="your company" retry={() => void session.mutate()} />;
+  }
+  if (session.data === null) return <SignIn />;
+  return (
+    <>
+      <Head>
+        <title>{pathname.startsWith("/jobs/") ? "Job · Wide Porch" : "Wide Porch"}</title>
+      </Head>
+      <Slot />
+    </>
+  );
 }

@@ -4,6 +4,7 @@ import { type Order, orderJob, type PriceItem } from "../order";
 import type { Part } from "../parts";
 import { type BuildUp, buildUpJob } from "../price";
 import { type QuoteDocument, quoteJob } from "../quote";
+import type { MeasuringSystem } from "../units";
 import type { Job } from "./schema";
 
 export type Reckoning = {
@@ -12,6 +13,26 @@ export type Reckoning = {
   readonly buildUp: BuildUp;
 };
 
+export type Quantities = Pick<Reckoning, "counts" | "order">;
+
+/** Parts → count → order: all that can be said without knowing costs. */
+export function countAndOrder(
+  system: MeasuringSystem,
+  parts: readonly Part[],
+  priceList: readonly PriceItem[],
+  library: Library,
+): Quantities {
+  const counts = countJob(parts, system, library);
+  return {
+    counts,
+    order: orderJob(
+      counts.flatMap((count) => count.lines),
+      priceList,
+      system,
+    ),
+  };
+}
+
 /** The whole line in one call: parts → count → order → price. The app's worker and the server both come through here. */
 export function reckonJob(
   job: Job,
@@ -19,17 +40,12 @@ export function reckonJob(
   priceList: readonly PriceItem[],
   library: Library,
 ): Reckoning {
-  const counts = countJob(parts, job.system, library);
-  const order = orderJob(
-    counts.flatMap((count) => count.lines),
-    priceList,
-    job.system,
-  );
+  const { counts, order } = countAndOrder(job.system, parts, priceList, library);
   return { counts, order, buildUp: buildUpJob(counts, order, job.pricing) };
 }
 
 export function draftQuote(
-  job: Job,
+  job: Omit<Job, "pricing">,
   parts: readonly Part[],
   reckoning: Reckoning,
   issue: {

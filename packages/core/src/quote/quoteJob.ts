@@ -66,7 +66,7 @@ function sectionsOf({ parts, counts, buildUp, library, job, settings }: QuoteInp
   const sections = parts
     .filter((part) => countedIds.has(part.id))
     .map((part) => ({
-      heading: [part.name, part.location].filter(Boolean).join(", "),
+      heading: [part.location, part.name].filter(Boolean).join(": "),
       paragraphs: scopeOf(part, assemblyFor(part, job.system, library), context),
       price: shown(part.id),
     }));

@@ -1,6 +1,6 @@
 import type { Assembly } from "../assemblies";
 import { type Opening, type PartContext, parameterText, type StudWall } from "../parts";
-import { formatLength, formatRunningLength } from "../units";
+import { formatLengthInWords, formatRunningLength } from "../units";
 
 const NUMBER_WORDS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
 const numberWord = (count: number): string => NUMBER_WORDS[count] ?? String(count);
@@ -37,7 +37,7 @@ export function scopeOf(wall: StudWall, assembly: Assembly, context: PartContext
   const values: Record<string, string> = {
     name: wall.name,
     length: formatRunningLength(wall.length.valueNm, context.system),
-    height: formatLength(wall.height.valueNm ?? 0, context.system),
+    height: formatLengthInWords(wall.height.valueNm ?? 0, context.system),
     studSize: parameterText(wall, "studSize", context),
     spacing: parameterText(wall, "spacingNm", context),
     topPlates: PLATE_WORDS[wall.parameters.topPlates.value] ?? "",

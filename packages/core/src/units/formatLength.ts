@@ -3,8 +3,8 @@ import { type MeasuringSystem, type Nanometres, NM_PER_INCH, NM_PER_M, NM_PER_MM
 const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));
 
 /**
- * `12′ 6 1/2″`, to the nearest 1/`denominator` inch (a power of two; 16 is what a tape shows).
- * Carries: 11 31/32 in at 1/16 is 1′ 0″, never 12″.
+ * `12' 6 1/2"`, to the nearest 1/`denominator` inch (a power of two; 16 is what a tape shows).
+ * Carries: 11 31/32 in at 1/16 is 1' 0", never 12".
  */
 export function formatFeetAndInches(lengthNm: Nanometres, denominator = 16): string {
   const sign = lengthNm < 0 ? "−" : "";
@@ -16,7 +16,7 @@ export function formatFeetAndInches(lengthNm: Nanometres, denominator = 16): str
   const divisor = greatestCommonDivisor(remainder, denominator);
   const fraction = remainder === 0 ? "" : `${remainder / divisor}/${denominator / divisor}`;
   const inchText = [inchCount > 0 || fraction === "" ? String(inchCount) : "", fraction].filter(Boolean).join(" ");
-  return feetCount === 0 ? `${sign}${inchText}″` : `${sign}${feetCount}′ ${inchText}″`;
+  return feetCount === 0 ? `${sign}${inchText}"` : `${sign}${feetCount}' ${inchText}"`;
 }
 
 /** `3810 mm`, or `3810.5 mm` where there are tenths. */
@@ -42,3 +42,12 @@ export function formatRunningLength(lengthNm: Nanometres, system: MeasuringSyste
 /** A spacing as the trade says it: `16 in`, `19.2 in`, `600 mm`. */
 export const formatSpacing = (spacingNm: Nanometres, system: MeasuringSystem): string =>
   system === "imperial" ? `${Number((spacingNm / NM_PER_INCH).toFixed(2))} in` : formatMillimetres(spacingNm);
+
+/** A length in a sentence for a customer: `8 ft 1 1/8 in`, `2400 mm`. */
+export function formatLengthInWords(lengthNm: Nanometres, system: MeasuringSystem): string {
+  if (system === "metric") return formatMillimetres(lengthNm);
+  return formatFeetAndInches(lengthNm)
+    .replace("'", " ft")
+    .replace('"', " in")
+    .replace(/ 0 in$/, "");
+}

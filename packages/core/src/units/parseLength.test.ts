@@ -107,13 +107,13 @@ describe("parseLength", () => {
 
 describe("formatFeetAndInches", () => {
   it.each([
-    [inches(150.5), "12′ 6 1/2″"],
-    [inches(97.125), "8′ 1 1/8″"],
-    [inches(0.5), "1/2″"],
-    [0, "0″"],
-    [inches(12), "1′ 0″"],
-    [inches(-3.5), "−3 1/2″"],
-    [inches(11) + 31 * 2 * NM_PER_64TH_INCH, "1′ 0″"],
+    [inches(150.5), "12' 6 1/2\""],
+    [inches(97.125), "8' 1 1/8\""],
+    [inches(0.5), '1/2"'],
+    [0, '0"'],
+    [inches(12), "1' 0\""],
+    [inches(-3.5), '−3 1/2"'],
+    [inches(11) + 31 * 2 * NM_PER_64TH_INCH, "1' 0\""],
   ])("writes %d as %s", (lengthNm, text) => {
     expect(formatFeetAndInches(lengthNm)).toBe(text);
   });

@@ -31,7 +31,7 @@ type DemoWall = {
 /** Lantern House: the walls of the boot room, and the inner wall of the porch. Invented. */
 const WALLS: DemoWall[] = [
   {
-    name: "Boot room, garden side",
+    name: "Garden side",
     location: "Boot room",
     length: "16'4 1/2",
     height: "8'1 1/8",
@@ -44,7 +44,7 @@ const WALLS: DemoWall[] = [
     ],
   },
   {
-    name: "Boot room, lane side",
+    name: "Lane side",
     location: "Boot room",
     length: "16'4 1/2",
     height: "8'1 1/8",
@@ -54,7 +54,7 @@ const WALLS: DemoWall[] = [
     openings: [{ kind: "window", position: "5'4", width: "5'8", height: "4'1", sill: "2'9" }],
   },
   {
-    name: "Boot room, gable end",
+    name: "Gable end",
     location: "Boot room",
     length: "11'3 - 11",
     height: "8'1 1/8",
@@ -64,7 +64,7 @@ const WALLS: DemoWall[] = [
     openings: [{ kind: "window", position: "3'6", width: "3'2 1/2", height: "4'1", sill: "2'9" }],
   },
   {
-    name: "Boot room to kitchen",
+    name: "Wall to the kitchen",
     location: "Boot room",
     length: "10'4",
     height: "8'1 1/8",
@@ -74,7 +74,7 @@ const WALLS: DemoWall[] = [
     openings: [{ kind: "door", position: "6'1", width: "2'8", height: "6'10 1/2" }],
   },
   {
-    name: "Drying cupboard partition",
+    name: "Drying cupboard",
     location: "Boot room",
     length: "6'5 + 2'4",
     height: "8'1 1/8",
@@ -84,7 +84,7 @@ const WALLS: DemoWall[] = [
     openings: [{ kind: "plain", name: "Cupboard opening", position: "2'6", width: "4'0", height: "6'10 1/2" }],
   },
   {
-    name: "Porch, house wall",
+    name: "House wall",
     location: "Wrap-around porch",
     length: "24'",
     height: "9'1 1/8",

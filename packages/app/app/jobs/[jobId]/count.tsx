@@ -1,0 +1,1 @@
+export { CountScreen as default } from "../../../src/count/CountScreen";

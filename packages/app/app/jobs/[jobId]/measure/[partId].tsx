@@ -1,0 +1,1 @@
+export { WallScreen as default } from "../../../../src/measure/WallScreen";

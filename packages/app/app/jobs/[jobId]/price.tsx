@@ -1,0 +1,1 @@
+export { PriceScreen as default } from "../../../src/price/PriceScreen";

@@ -1,0 +1,1 @@
+export { QuoteScreen as default } from "../../../src/quote/QuoteScreen";

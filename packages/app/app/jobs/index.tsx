@@ -1,0 +1,1 @@
+export { JobsScreen as default } from "../../src/jobs/JobsScreen";

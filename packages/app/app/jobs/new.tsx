@@ -1,0 +1,1 @@
+export { NewJobScreen as default } from "../../src/jobs/NewJobScreen";

@@ -1,0 +1,1 @@
+export { PriceListScreen as default } from "../src/price/PriceListScreen";

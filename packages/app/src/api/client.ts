@@ -1,0 +1,82 @@
+import type { Problem } from "@wide-porch/core";
+import { z } from "zod";
+
+const API = "/api/v1";
+
+const problemDetailsSchema = z.object({
+  title: z.string(),
+  status: z.number(),
+  detail: z.string().optional(),
+  problems: z.array(z.object({ code: z.string(), path: z.string(), message: z.string() })).optional(),
+  current: z.unknown().optional(),
+});
+
+/** The server answered, and said no. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly problems: readonly Problem[],
+    readonly current: unknown,
+  ) {
+    super(message);
+  }
+}
+
+/** The server did not answer: no signal, or it is not running. */
+export class NoAnswer extends Error {
+  constructor() {
+    super("No answer from the server. What you entered is kept on this device.");
+  }
+}
+
+let csrfToken = "";
+export const keepCsrfToken = (token: string): void => {
+  csrfToken = token;
+};
+
+async function problemFrom(response: Response): Promise<ApiProblem> {
+  const body: unknown = await response.json().catch(() => undefined);
+  const read = problemDetailsSchema.safeParse(body);
+  if (!read.success) return new ApiProblem(response.status, `The server answered ${response.status}.`, [], undefined);
+  const { title, detail, problems = [], current } = read.data;
+  return new ApiProblem(response.status, detail ?? title, problems, current);
+}
+
+async function request(method: string, path: string, body?: unknown): Promise<Response> {
+  const headers: Record<string, string> = { accept: "application/json" };
+  if (body !== undefined) headers["content-type"] = "application/json";
+  if (method !== "GET") headers["x-csrf-token"] = csrfToken;
+  const init: RequestInit = { method, headers, credentials: "same-origin" };
+  if (body !== undefined) init.body = JSON.stringify(body);
+  let response: Response;
+  try {
+    response = await fetch(`${API}${path}`, init);
+  } catch {
+    throw new NoAnswer();
+  }
+  if (!response.ok) throw await problemFrom(response);
+  return response;
+}
+
+/** Asks the API and checks the answer's shape. Throws ApiProblem, NoAnswer or a ZodError. */
+export async function ask<T>(schema: z.ZodType<T>, method: string, path: string, body?: unknown): Promise<T> {
+  const response = await request(method, path, body);
+  return schema.parse(await response.json());
+}
+
+export async function tell(method: string, path: string, body?: unknown): Promise<void> {
+  await request(method, path, body);
+}
+
+/** Fetches a file and hands it to the browser to keep, so that a refusal can be shown where it happened. */
+export async function download(path: string, fallbackName: string): Promise<void> {
+  const response = await request("GET", path);
+  const named = /filename="([^"]+)"/.exec(response.headers.get("content-disposition") ?? "")?.[1];
+  const url = URL.createObjectURL(await response.blob());
+  const link = document.createElement("a");
+  link.href = url;
+  link.download = named ?? fallbackName;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}

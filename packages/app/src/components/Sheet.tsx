@@ -1,0 +1,32 @@
+import * as Dialog from "@rn-primitives/dialog";
+import { X } from "../icons";
+import type { PropsWithChildren } from "react";
+import { ScrollView, View } from "react-native";
+import { useTokens } from "../theme/useTokens";
+
+type Props = PropsWithChildren<{ readonly open: boolean; readonly onClose: () => void; readonly title: string }>;
+
+/** A sheet that rises over the page on the phone. Focus stays in it; Escape closes it. */
+export function Sheet({ open, onClose, title, children }: Props) {
+  const { colour } = useTokens();
+  return (
+    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-black/40" style={{ zIndex: 40 }} />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="rise fixed inset-x-0 bottom-0 max-h-[88vh] rounded-t-xl border-t border-rule bg-paper shadow-lg"
+          style={{ zIndex: 50 }}
+        >
+          <View className="flex-row items-center justify-between border-b border-rule py-1 pl-4 pr-1">
+            <Dialog.Title className="flex-1 font-display text-lg text-ink">{title}</Dialog.Title>
+            <Dialog.Close aria-label="Close" className="h-12 w-12 items-center justify-center">
+              <X size={22} color={colour("ink")} aria-hidden />
+            </Dialog.Close>
+          </View>
+          <ScrollView contentContainerClassName="gap-4 p-4 pb-8">{children}</ScrollView>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

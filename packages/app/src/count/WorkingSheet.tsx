@@ -1,0 +1,75 @@
+import type { CountLine, Order, PartCount } from "@wide-porch/core";
+import { type Href, useRouter } from "expo-router";
+import { useMemo } from "react";
+import { View } from "react-native";
+import { Button } from "../components/Button";
+import { DrawingCanvas } from "../components/DrawingCanvas";
+import { Body, Faint, Figure, Strong, Title } from "../components/Text";
+import { useJob } from "../job/JobContext";
+import { unitWords } from "./grouping";
+
+type Props = { readonly line: CountLine; readonly count: PartCount; readonly order: Order };
+
+/** How a number came about: in a sentence, in figures, on the drawing, and where it goes. */
+export function WorkingSheet({ line, count, order }: Props) {
+  const lit = useMemo(() => new Set(line.pieceIds), [line.pieceIds]);
+  const bought = order.lines.filter((each) => each.countLineIds.includes(line.id));
+  return (
+    <View className="gap-4">
+      <View className="flex-row items-baseline gap-2">
+        <Figure className="text-4xl leading-[44px]">{line.quantity}</Figure>
+        <Body>{`${unitWords(line)}, ${line.partName}`}</Body>
+      </View>
+      {lit.size > 0 ? (
+        <View className="rounded-md border border-rule bg-paper">
+          <DrawingCanvas
+            drawing={count.drawing}
+            description={`Elevation of ${line.partName} with ${line.pieceIds.length} pieces marked: ${line.description.toLowerCase()}`}
+            heightPx={170}
+            litIds={lit}
+            showDimensions={false}
+          />
+        </View>
+      ) : null}
+      <Body>{line.working.sentence}</Body>
+      <View className="gap-1 rounded-md border border-rule bg-sheet p-3">
+        <Faint>{line.working.formula}</Faint>
+        <Strong className="figures">{line.working.withNumbers}</Strong>
+        {line.working.steps.map((step) => (
+          <View key={step.label} className="flex-row justify-between gap-3 border-t border-rule pt-1">
+            <Body className="flex-1 text-sm">{step.label}</Body>
+            <Figure className="text-base">{step.value}</Figure>
+          </View>
+        ))}
+      </View>
+      {line.working.source ? <Faint>{line.working.source}</Faint> : null}
+      <ComesFrom line={line} />
+      <View className="gap-1">
+        <Title level={3}>Goes into</Title>
+        {bought.map((each) => (
+          <Body key={each.id}>{`${each.quantity} ${each.unitName}: ${each.description}`}</Body>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function ComesFrom({ line }: { line: CountLine }) {
+  const router = useRouter();
+  const { record } = useJob();
+  if (line.working.from.length === 0) return null;
+  const go = (path: string) => {
+    const figure = path.startsWith("parameters.") ? "" : `?figure=${encodeURIComponent(path)}`;
+    router.push(`/jobs/${record.id}/measure/${line.partId}${figure}` as Href);
+  };
+  return (
+    <View className="gap-1">
+      <Title level={3}>Comes from</Title>
+      <View className="flex-row flex-wrap gap-2">
+        {line.working.from.map((from) => (
+          <Button key={from.path} label={from.label} kind="plain" onPress={() => go(from.path)} />
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,158 @@
+import { type Href, Link, usePathname, useRouter } from "expo-router";
+import { ChevronLeft, Coins, FileText, ListChecks, type LucideIcon, Redo2, Ruler, Undo2 } from "../icons";
+import { type PropsWithChildren, useEffect } from "react";
+import { Pressable, View } from "react-native";
+import { seesCosts, useSession } from "../api/session";
+import { IconButton } from "../components/Button";
+import { Faint, Strong, Title } from "../components/Text";
+import { useTokens } from "../theme/useTokens";
+import { useWide } from "../theme/useWide";
+import { useJob } from "./JobContext";
+import { OpenPointsMark } from "./OpenPoints";
+import { StuckNotice } from "./StuckNotice";
+import { SyncMark } from "./SyncMark";
+
+type Place = { readonly path: string; readonly label: string; readonly icon: LucideIcon; readonly costs: boolean };
+
+const PLACES: readonly Place[] = [
+  { path: "measure", label: "Measure", icon: Ruler, costs: false },
+  { path: "count", label: "Count", icon: ListChecks, costs: false },
+  { path: "price", label: "Price", icon: Coins, costs: true },
+  { path: "quote", label: "Quote", icon: FileText, costs: true },
+];
+
+/** The four places of a job: a bar under the thumb, or a rail at the left where there is room. */
+export function JobFrame({ children }: PropsWithChildren) {
+  const wide = useWide();
+  const pathname = usePathname();
+  const { record } = useJob();
+  const session = useSession().data;
+  const places = PLACES.filter((place) => !place.costs || (session && seesCosts(session)));
+  const onPart = /\/measure\/[^/]+/.test(pathname);
+  useUndoKeys();
+  return (
+    <View className={`flex-1 bg-paper ${wide ? "flex-row" : ""}`}>
+      {wide ? <Rail places={places} jobId={record.id} pathname={pathname} /> : null}
+      <View className="min-h-0 flex-1">
+        <Header backTo={onPart ? `/jobs/${record.id}/measure` : "/jobs"} />
+        <StuckNotice />
+        <View role="main" className="min-h-0 flex-1">
+          {children}
+        </View>
+      </View>
+      {wide ? null : <BottomBar places={places} jobId={record.id} pathname={pathname} />}
+    </View>
+  );
+}
+
+function useUndoKeys(): void {
+  const { undo, redo } = useJob();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
+      // In a field the browser's own undo is meant.
+      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
+      event.preventDefault();
+      if (event.shiftKey) redo?.();
+      else undo?.();
+    };
+    document.addEventListener("keydown", onKey);
+    return () => document.removeEventListener("keydown", onKey);
+  }, [undo, redo]);
+}
+
+function Header({ backTo }: { backTo: string }) {
+  const router = useRouter();
+  const { record, undo, redo } = useJob();
+  return (
+    <View role="banner" className="border-b border-rule bg-paper pb-1 pl-1 pr-2 pt-1">
+      <View className="flex-row items-center">
+        <IconButton
+          name={backTo === "/jobs" ? "Back to jobs" : "Back to the walls"}
+          icon={ChevronLeft}
+          onPress={() => router.replace(backTo as Href)}
+        />
+        <View className="min-w-0 flex-1">
+          <Title level={1} numberOfLines={1} className="text-lg">
+            {record.job.title}
+          </Title>
+          <Faint numberOfLines={1}>{record.job.customerName}</Faint>
+        </View>
+        <IconButton name="Undo" icon={Undo2} disabled={!undo} onPress={() => undo?.()} />
+        <IconButton name="Redo" icon={Redo2} disabled={!redo} onPress={() => redo?.()} />
+      </View>
+      <View className="flex-row items-center justify-between pl-3">
+        <SyncMark />
+        <OpenPointsMark />
+      </View>
+    </View>
+  );
+}
+
+type BarProps = { readonly places: readonly Place[]; readonly jobId: string; readonly pathname: string };
+
+const isHere = (pathname: string, jobId: string, place: Place) => pathname.startsWith(`/jobs/${jobId}/${place.path}`);
+
+function BottomBar({ places, jobId, pathname }: BarProps) {
+  return (
+    <View role="navigation" aria-label="Job" className="flex-row border-t border-rule bg-sheet">
+      {places.map((place) => (
+        <PlaceLink
+          key={place.path}
+          place={place}
+          jobId={jobId}
+          here={isHere(pathname, jobId, place)}
+          className="h-16 flex-1 items-center justify-center gap-0.5"
+        />
+      ))}
+    </View>
+  );
+}
+
+function Rail({ places, jobId, pathname }: BarProps) {
+  return (
+    <View role="navigation" aria-label="Job" className="w-40 gap-1 border-r border-rule bg-sheet p-2 pt-4">
+      <View className="pb-3 pl-2">
+        <Title level={2} aria-hidden>
+          Wide Porch
+        </Title>
+      </View>
+      {places.map((place) => (
+        <PlaceLink
+          key={place.path}
+          place={place}
+          jobId={jobId}
+          here={isHere(pathname, jobId, place)}
+          className="min-h-12 flex-row items-center gap-3 rounded-md px-3"
+        />
+      ))}
+    </View>
+  );
+}
+
+function PlaceLink({
+  place,
+  jobId,
+  here,
+  className,
+}: {
+  place: Place;
+  jobId: string;
+  here: boolean;
+  className: string;
+}) {
+  const { colour } = useTokens();
+  const Icon = place.icon;
+  return (
+    <Link href={`/jobs/${jobId}/${place.path}` as Href} asChild>
+      <Pressable
+        aria-current={here ? "page" : undefined}
+        aria-label={place.label}
+        className={`${className} ${here ? "bg-pine-wash" : ""}`}
+      >
+        <Icon size={22} color={colour(here ? "pine" : "faint")} aria-hidden />
+        <Strong className={`text-sm ${here ? "text-pine" : "text-faint"}`}>{place.label}</Strong>
+      </Pressable>
+    </Link>
+  );
+}

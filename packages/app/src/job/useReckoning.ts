@@ -1,0 +1,45 @@
+import type { Part, PriceItem } from "@wide-porch/core";
+import { useEffect, useRef, useState } from "react";
+import type { DeviceJob, DeviceReckoning } from "../worker/reckon.worker";
+import { reckoner } from "../worker/reckoner";
+
+export type ReckoningInput = {
+  readonly job: DeviceJob;
+  readonly parts: readonly Part[];
+  readonly priceList: readonly PriceItem[];
+};
+
+export type ReckoningState = { readonly reckoning: DeviceReckoning | undefined; readonly failure: string | undefined };
+
+/**
+ * Reckons the job in the worker at each change. While one is under way the latest change waits, and those between are
+ * passed over; the last result stays on screen until the next is there.
+ */
+export function useReckoning(input: ReckoningInput | undefined): ReckoningState {
+  const [state, setState] = useState<ReckoningState>({ reckoning: undefined, failure: undefined });
+  const waiting = useRef<ReckoningInput | undefined>(undefined);
+  const busy = useRef(false);
+
+  useEffect(() => {
+    waiting.current = input;
+    const runLatest = async (): Promise<void> => {
+      const next = waiting.current;
+      if (!next || busy.current) return;
+      busy.current = true;
+      waiting.current = undefined;
+      try {
+        const reckoning = await reckoner().reckon(next.job, next.parts, next.priceList);
+        setState({ reckoning, failure: undefined });
+      } catch (error) {
+        const failure = error instanceof Error ? error.message : String(error);
+        setState((previous) => ({ ...previous, failure }));
+      } finally {
+        busy.current = false;
+      }
+      await runLatest();
+    };
+    void runLatest();
+  }, [input]);
+
+  return state;
+}

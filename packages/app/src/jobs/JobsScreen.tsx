@@ -1,0 +1,134 @@
+import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
+import { type Href, Link, useRouter } from "expo-router";
+import { FileInput, LogOut, Plus } from "../icons";
+import { useRef, useState } from "react";
+import { Pressable, ScrollView, View } from "react-native";
+import useSWR from "swr";
+import { ask } from "../api/client";
+import { type JobRecord, jobListSchema } from "../api/records";
+import { seesCosts, signOut, useSession } from "../api/session";
+import { Button, IconButton } from "../components/Button";
+import { Body, Faint, Strong, Title } from "../components/Text";
+import { Pending } from "../components/Waiting";
+import { ImportProblems, importJobFile, type ImportFailure } from "./importJob";
+
+const PER_PAGE = 50;
+
+export function JobsScreen() {
+  const session = useSession().data;
+  const [page, setPage] = useState(1);
+  const jobs = useSWR(`/jobs?page=${page}`, () => ask(jobListSchema, "GET", `/jobs?page=${page}&perPage=${PER_PAGE}`), {
+    keepPreviousData: true,
+  });
+  if (!session) return null;
+  const mayStart = seesCosts(session);
+  return (
+    <View className="min-h-0 flex-1">
+      <View role="banner" className="flex-row items-center border-b border-rule px-4 py-2">
+        <View className="min-w-0 flex-1">
+          <Title numberOfLines={1}>{session.company.name}</Title>
+          <Faint>{session.user.name}</Faint>
+        </View>
+        <IconButton name="Sign out" icon={LogOut} onPress={() => void signOut()} />
+      </View>
+      <ScrollView
+        role="main"
+        className="min-h-0 flex-1"
+        contentContainerClassName="mx-auto w-full max-w-3xl gap-4 p-4 pb-24"
+      >
+        <View className="flex-row items-baseline justify-between">
+          <Title level={2}>Jobs</Title>
+          <Link href={"/price-list" as Href}>
+            <Strong className="text-pine underline">Price list</Strong>
+          </Link>
+        </View>
+        {jobs.data ? (
+          <JobList jobs={jobs.data.items} mayStart={mayStart} />
+        ) : (
+          <Pending error={jobs.error} what="the jobs" retry={() => void jobs.mutate()} />
+        )}
+        {jobs.data && jobs.data.total > PER_PAGE ? (
+          <View className="flex-row justify-between">
+            <Button label="Newer" kind="plain" disabled={page === 1} onPress={() => setPage(page - 1)} />
+            <Button
+              label="Older"
+              kind="plain"
+              disabled={page * PER_PAGE >= jobs.data.total}
+              onPress={() => setPage(page + 1)}
+            />
+          </View>
+        ) : null}
+        {mayStart ? <BringIn /> : null}
+      </ScrollView>
+      {mayStart ? <StartBar /> : null}
+    </View>
+  );
+}
+
+function JobList({ jobs, mayStart }: { jobs: readonly JobRecord[]; mayStart: boolean }) {
+  if (jobs.length === 0) {
+    return <Body>{mayStart ? "No jobs yet. Start one: a name and a customer are enough." : "No jobs yet."}</Body>;
+  }
+  return (
+    <View role="list">
+      {jobs.map((record) => (
+        <View key={record.id} role="listitem">
+          <Link href={`/jobs/${record.id}/measure` as Href} asChild>
+            <Pressable className="min-h-16 gap-0.5 border-b border-rule py-3 active:bg-pine-wash">
+              <Strong className="text-lg">{record.job.title}</Strong>
+              <Body>{record.job.customerName}</Body>
+              <Faint>
+                {record.job.system === "imperial" ? "Feet and inches" : "Metric"}, {record.job.currency}. Changed{" "}
+                {formatDistanceToNow(new Date(record.updatedAt), { addSuffix: true })}.
+              </Faint>
+            </Pressable>
+          </Link>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function StartBar() {
+  const router = useRouter();
+  return (
+    <View className="absolute bottom-4 left-0 right-0 items-center px-4">
+      <Button
+        label="Start a job"
+        icon={Plus}
+        className="w-full max-w-sm shadow-md"
+        onPress={() => router.push("/jobs/new" as Href)}
+      />
+    </View>
+  );
+}
+
+function BringIn() {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [failure, setFailure] = useState<ImportFailure>();
+  const choose = async (file: File | undefined) => {
+    if (!file) return;
+    const result = await importJobFile(file);
+    if (typeof result === "string") router.push(`/jobs/${result}/measure` as Href);
+    else setFailure(result);
+  };
+  return (
+    <View className="items-start gap-2">
+      <Button label="Bring in a job file" kind="quiet" icon={FileInput} onPress={() => input.current?.click()} />
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        aria-label="Job file"
+        tabIndex={-1}
+        style={{ display: "none" }}
+        onChange={(event) => {
+          void choose(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      {failure ? <ImportProblems failure={failure} /> : null}
+    </View>
+  );
+}

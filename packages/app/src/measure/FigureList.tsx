@@ -1,0 +1,53 @@
+import { type DimensionSlot, formatLength } from "@wide-porch/core";
+import { Pressable, View } from "react-native";
+import { Body, Faint, Figure, Title, Warning } from "../components/Text";
+import { useJob } from "../job/JobContext";
+
+type Props = {
+  readonly slots: readonly DimensionSlot[];
+  readonly activePath: string | undefined;
+  readonly onOpen: (path: string) => void;
+};
+
+/** Every figure of the wall as a row: the drawing in words, and a way in for thumbs and keyboards. */
+export function FigureList({ slots, activePath, onOpen }: Props) {
+  const owners = [...new Set(slots.map((slot) => slot.of))];
+  return (
+    <View className="gap-4">
+      {owners.map((owner) => (
+        <View key={owner}>
+          <Title level={2}>{owner || "Wall"}</Title>
+          {slots
+            .filter((slot) => slot.of === owner)
+            .map((slot) => (
+              <FigureRow key={slot.path} slot={slot} active={slot.path === activePath} onOpen={onOpen} />
+            ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function FigureRow({ slot, active, onOpen }: { slot: DimensionSlot; active: boolean; onOpen: (path: string) => void }) {
+  const { context } = useJob();
+  const { valueNm, assumed, refused } = slot.dimension;
+  const text = valueNm === null ? "not measured" : formatLength(valueNm, context.system);
+  const state = refused !== undefined ? `, ${refused} could not be used` : assumed ? ", assumed" : "";
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${slot.of ? `${slot.of}, ` : ""}${slot.label}: ${text}${state}`}
+      onPress={() => onOpen(slot.path)}
+      className={`min-h-12 border-b border-rule py-1 active:bg-pine-wash ${active ? "bg-pine-wash" : ""}`}
+    >
+      <View className="flex-row items-center justify-between gap-3">
+        <Body>{slot.label}</Body>
+        <View className="flex-row items-baseline gap-2">
+          {assumed ? <Faint className="text-clay">assumed</Faint> : null}
+          <Figure className={valueNm === null ? "text-clay" : ""}>{text}</Figure>
+        </View>
+      </View>
+      {refused !== undefined ? <Warning>{`“${refused}” could not be used. Press to correct it.`}</Warning> : null}
+    </Pressable>
+  );
+}

@@ -1,0 +1,87 @@
+import { zodResolver } from "@hookform/resolvers/zod";
+import { COST_KINDS, type Extra, extraSchema, formatMoney, type Pricing } from "@wide-porch/core";
+import { Trash2 } from "../icons";
+import { Controller, useForm } from "react-hook-form";
+import { View } from "react-native";
+import { Button, IconButton } from "../components/Button";
+import { Choice } from "../components/Choice";
+import { Body, Faint, Figure, Title } from "../components/Text";
+import { TextField } from "../components/TextField";
+import { useJob } from "../job/JobContext";
+
+const KIND_LABELS = { material: "Material", labour: "Labour", plant: "Plant", subcontract: "Subcontract" };
+const formSchema = extraSchema.omit({ id: true });
+type Form = Omit<Extra, "id">;
+const EMPTY: Form = { kind: "plant", description: "", cost: "" };
+
+/** Costs typed in beside what is counted: hire, subcontract sums, anything else. */
+export function Extras({ pricing }: { pricing: Pricing }) {
+  const { changeJob, record } = useJob();
+  const { control, handleSubmit, reset } = useForm<Form>({ resolver: zodResolver(formSchema), defaultValues: EMPTY });
+  const set = (extras: Extra[]) => changeJob({ pricing: { ...pricing, extras } });
+  const add = handleSubmit((form) => {
+    set([...pricing.extras, { id: crypto.randomUUID(), ...form }]);
+    reset(EMPTY);
+  });
+  return (
+    <View className="gap-3">
+      <Title level={2}>Other costs</Title>
+      {pricing.extras.length === 0 ? (
+        <Faint>Plant, subcontract sums and anything else that is not counted.</Faint>
+      ) : null}
+      {pricing.extras.map((extra) => (
+        <View key={extra.id} className="flex-row items-center gap-2 border-b border-rule">
+          <View className="min-w-0 flex-1">
+            <Body>{extra.description}</Body>
+            <Faint>{KIND_LABELS[extra.kind]}</Faint>
+          </View>
+          <Figure>{formatMoney(extra.cost, record.job.currency)}</Figure>
+          <IconButton
+            name={`Take out ${extra.description}`}
+            icon={Trash2}
+            onPress={() => set(pricing.extras.filter((each) => each.id !== extra.id))}
+          />
+        </View>
+      ))}
+      <Controller
+        control={control}
+        name="kind"
+        render={({ field }) => (
+          <Choice
+            label="Kind of cost"
+            value={field.value}
+            onChange={field.onChange}
+            options={COST_KINDS.map((kind) => ({ value: kind, label: KIND_LABELS[kind] }))}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="description"
+        render={({ field, fieldState }) => (
+          <TextField
+            label="What is it?"
+            value={field.value}
+            onChangeText={field.onChange}
+            problem={fieldState.error ? "Say what it is." : undefined}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="cost"
+        render={({ field, fieldState }) => (
+          <TextField
+            label="Cost"
+            value={field.value}
+            onChangeText={field.onChange}
+            inputMode="decimal"
+            problem={fieldState.error?.message}
+            onSubmitEditing={() => void add()}
+          />
+        )}
+      />
+      <Button label="Add this cost" kind="plain" onPress={() => void add()} />
+    </View>
+  );
+}

@@ -1,0 +1,82 @@
+import type { QuoteSettings } from "@wide-porch/core";
+import { Trash2 } from "../icons";
+import { useState } from "react";
+import { View } from "react-native";
+import { Button, IconButton } from "../components/Button";
+import { Choice } from "../components/Choice";
+import { CommitField } from "../components/CommitField";
+import { Body, Faint, Title } from "../components/Text";
+import { TextField } from "../components/TextField";
+import { useJob } from "../job/JobContext";
+
+const daysProblem = (text: string): string | undefined =>
+  /^\d{1,3}$/.test(text) && Number(text) >= 1 && Number(text) <= 365 ? undefined : "A number of days from 1 to 365.";
+
+/** What the builder chooses about the quote. The paper beside it follows at once. */
+export function QuoteSettingsForm() {
+  const { record, changeJob } = useJob();
+  const { quote } = record.job;
+  const [exclusion, setExclusion] = useState("");
+  const change = (change: Partial<QuoteSettings>) => changeJob({ quote: { ...quote, ...change } });
+  const addExclusion = () => {
+    const text = exclusion.trim().slice(0, 400);
+    if (text === "") return;
+    change({ exclusions: [...quote.exclusions, text] });
+    setExclusion("");
+  };
+  return (
+    <View className="gap-4">
+      <Title level={2}>On the paper</Title>
+      <Choice
+        label="Prices shown"
+        value={quote.detail}
+        onChange={(detail) => change({ detail })}
+        options={[
+          { value: "one-price", label: "One price" },
+          { value: "price-per-part", label: "A price per part" },
+        ]}
+      />
+      <CommitField
+        label="Valid for, days"
+        value={String(quote.validDays)}
+        check={daysProblem}
+        onCommit={(days) => change({ validDays: Number(days) })}
+        inputMode="numeric"
+        boxClassName="w-32"
+      />
+      <CommitField
+        label="Opening words"
+        value={quote.intro}
+        onCommit={(intro) => change({ intro: intro.slice(0, 4000) })}
+        multiline
+      />
+      <View className="gap-1">
+        <Faint>Not included</Faint>
+        {quote.exclusions.map((text, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: plain sentences in order, and two may be the same
+          <View key={`${index}${text}`} className="flex-row items-center border-b border-rule">
+            <Body className="flex-1">{text}</Body>
+            <IconButton
+              name={`Take out: ${text}`}
+              icon={Trash2}
+              onPress={() => change({ exclusions: quote.exclusions.filter((_, at) => at !== index) })}
+            />
+          </View>
+        ))}
+        <TextField
+          label="Something else not included"
+          value={exclusion}
+          onChangeText={setExclusion}
+          onSubmitEditing={addExclusion}
+        />
+        <Button label="Add to what is not included" kind="plain" onPress={addExclusion} />
+      </View>
+      <CommitField
+        label="Terms"
+        value={quote.terms}
+        onCommit={(terms) => change({ terms: terms.slice(0, 4000) })}
+        multiline
+      />
+    </View>
+  );
+}

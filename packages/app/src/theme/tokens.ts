@@ -1,0 +1,43 @@
+/**
+ * The colours of the notebook, as red-green-blue. `global.css` carries the same as custom properties for the classes;
+ * a test keeps the two alike and checks their contrast. Timber tones are used inside drawings only.
+ */
+export const LIGHT = {
+  paper: "247 243 234",
+  sheet: "255 253 247",
+  ink: "29 27 22",
+  faint: "88 83 72",
+  rule: "214 206 188",
+  pine: "27 77 57",
+  "pine-ink": "255 253 247",
+  "pine-wash": "226 235 226",
+  clay: "146 58 24",
+  "clay-wash": "247 228 214",
+} as const;
+
+export type ColourName = keyof typeof LIGHT;
+
+export const DARK: Record<ColourName, string> = {
+  paper: "26 25 22",
+  sheet: "36 34 29",
+  ink: "243 238 226",
+  faint: "190 183 168",
+  rule: "74 69 60",
+  pine: "140 201 168",
+  "pine-ink": "16 36 26",
+  "pine-wash": "38 58 47",
+  clay: "236 165 130",
+  "clay-wash": "68 42 30",
+};
+
+export const TIMBER = {
+  plate: "#c89b5e",
+  stud: "#e6c894",
+  king: "#d3a96d",
+  jack: "#dcb880",
+  cripple: "#eed7af",
+  header: "#a8713a",
+  sill: "#bd8b4b",
+  sheet: "#f1e6cc",
+  edge: "#5c3f1c",
+} as const;
