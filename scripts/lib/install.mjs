@@ -41,7 +41,8 @@ export async function ensurePackages() {
   await withLock("npm", async () => {
     if (isReady()) return;
     console.log("Installing npm packages ...");
-    await must("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"]);
+    // Not `npm ci`: that refuses the whole lockfile where a registry lacks a binary for some other platform.
+    await must("npm", ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"]);
     mkdirSync(inRoot("node_modules"), { recursive: true });
     writeFileSync(marker, wanted);
   });

@@ -1,18 +1,14 @@
 import useSWR, { mutate } from "swr";
-import { ApiProblem, ask, keepCsrfToken, tell } from "./client";
+import { z } from "zod";
+import { ask, keepCsrfToken, tell } from "./client";
 import { type Session, sessionSchema } from "./records";
 
 const KEY = "/session";
 
 async function readSession(): Promise<Session | null> {
-  try {
-    const session = await ask(sessionSchema, "GET", KEY);
-    keepCsrfToken(session.csrfToken);
-    return session;
-  } catch (error) {
-    if (error instanceof ApiProblem && error.status === 401) return null;
-    throw error;
-  }
+  const { session } = await ask(z.object({ session: sessionSchema.nullable() }), "GET", KEY);
+  if (session) keepCsrfToken(session.csrfToken);
+  return session;
 }
 
 /** The person signed in: undefined while asking, null for nobody. */

@@ -4,12 +4,13 @@ import { Pressable, View } from "react-native";
 import Svg, { G, Line, Rect, Text as SvgText } from "react-native-svg";
 import { TIMBER } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
-import { type Fit, fitDrawing, type PlacedDimension, placeDimension } from "./drawingFit";
+import { type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
 
 type Props = {
   readonly drawing: Drawing;
   /** What is drawn, in words. The figures themselves are in the list beside it. */
   readonly description: string;
+  /** The most it may take; a low wall takes less. */
   readonly heightPx: number;
   readonly litIds?: ReadonlySet<string> | undefined;
   readonly activePath?: string | undefined;
@@ -20,8 +21,10 @@ type Props = {
 
 /** Draws the drawing model in ink on paper. Figures that can be typed are buttons laid over it. */
 export function DrawingCanvas(props: Props) {
-  const { drawing, description, heightPx, showDimensions = true } = props;
+  const { drawing, description, showDimensions = true } = props;
   const [widthPx, setWidthPx] = useState(0);
+  const heightPx =
+    widthPx > 0 ? Math.min(props.heightPx, neededHeightPx(drawing, widthPx, showDimensions)) : props.heightPx;
   const fit = useMemo(
     () => fitDrawing(drawing, widthPx, heightPx, showDimensions),
     [drawing, widthPx, heightPx, showDimensions],
@@ -69,7 +72,7 @@ function Shapes({ drawing, fit, litIds, onPiece, activePath }: Props & { fit: Fi
     return TIMBER[shape.role];
   };
   const strokeOf = (shape: DrawnRectangle): string => {
-    if (litIds?.has(shape.id)) return colour("ink");
+    if (litIds?.has(shape.id)) return colour("pine");
     return shape.role === "outline" || shape.role === "opening" ? colour("ink") : TIMBER.edge;
   };
   const ordered = [...drawing.rectangles].sort(
@@ -119,7 +122,7 @@ function DimensionLine({ placed, active }: { placed: PlacedDimension; active: bo
         <SvgText
           x={text.x}
           y={text.y}
-          fontSize={13}
+          fontSize={placed.fontSizePx}
           fill={colour("faint")}
           fontFamily="Atkinson-Regular"
           textAnchor="middle"
@@ -131,7 +134,7 @@ function DimensionLine({ placed, active }: { placed: PlacedDimension; active: bo
         <SvgText
           x={text.x}
           y={text.y}
-          fontSize={15}
+          fontSize={placed.fontSizePx}
           fill={active ? colour("pine") : colour("ink")}
           fontFamily="Atkinson-SemiBold"
           textAnchor="middle"
@@ -152,7 +155,7 @@ function FigureButton({ placed, onDimension }: { placed: PlacedDimension; onDime
       role="button"
       aria-label={`Change ${placed.name}, ${dimension.text}`}
       onPress={() => onDimension(path)}
-      className="absolute rounded-md border-b-2 border-pine/40 active:bg-pine/10"
+      className="absolute border-b-2 border-dotted border-pine active:bg-pine/10"
       style={{ left: button.left, top: button.top, width: button.width, height: button.height }}
     />
   );

@@ -28,7 +28,7 @@ export function OpenPointsMark() {
   const { total } = useOpenPoints();
   const words = total === 1 ? "1 open point" : `${total} open points`;
   return (
-    <>
+    <View>
       <Pressable
         role="button"
         aria-label={words}
@@ -41,7 +41,7 @@ export function OpenPointsMark() {
       <Sheet open={open} onClose={() => setOpen(false)} title="Open points">
         <OpenPointsList onGo={() => setOpen(false)} />
       </Sheet>
-    </>
+    </View>
   );
 }
 

@@ -38,7 +38,7 @@ function FigureRow({ slot, active, onOpen }: { slot: DimensionSlot; active: bool
       role="button"
       aria-label={`${slot.of ? `${slot.of}, ` : ""}${slot.label}: ${text}${state}`}
       onPress={() => onOpen(slot.path)}
-      className={`min-h-12 border-b border-rule py-1 active:bg-pine-wash ${active ? "bg-pine-wash" : ""}`}
+      className={`min-h-12 justify-center border-b border-rule py-1 active:bg-pine-wash ${active ? "bg-pine-wash" : ""}`}
     >
       <View className="flex-row items-center justify-between gap-3">
         <Body>{slot.label}</Body>

@@ -71,7 +71,7 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
         <IconButton name="Next figure" icon={ChevronRight} disabled={!next} onPress={() => next && onMove(next.path)} />
         <IconButton name="Close tape pad" icon={X} onPress={onClose} />
       </View>
-      <View className="rounded-md border-2 border-ink bg-sheet px-3 py-1">
+      <View className="rounded-md border-2 border-ink bg-sheet px-3 py-1 focus-within:border-pine">
         <TextInput
           ref={input}
           autoFocus
@@ -90,7 +90,7 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
             event.preventDefault();
             enter(native.shiftKey ? previous : next);
           }}
-          className="figures min-h-10 w-full font-strong text-2xl text-ink"
+          className="figures pad-entry min-h-10 w-full font-strong text-2xl text-ink"
         />
         <Result text={text} slot={slot} system={system} problem={problem} />
       </View>

@@ -136,8 +136,8 @@ function kindTotal(kind: CostKind, lines: readonly CostLine[], pricing: Pricing)
 }
 
 function share(part: Money, whole: Money): string {
-  if (new Big(whole).eq(0)) return "0";
-  return new Big(part).div(whole).times(100).round(1, Big.roundHalfUp).toString();
+  if (new Big(whole).eq(0)) return "0.0";
+  return new Big(part).div(whole).times(100).toFixed(1, Big.roundHalfUp);
 }
 
 const hoursOf = (lines: readonly CostLine[]): string =>

@@ -15,7 +15,9 @@ export function formatFeetAndInches(lengthNm: Nanometres, denominator = 16): str
   const inchCount = wholeInches % 12;
   const divisor = greatestCommonDivisor(remainder, denominator);
   const fraction = remainder === 0 ? "" : `${remainder / divisor}/${denominator / divisor}`;
-  const inchText = [inchCount > 0 || fraction === "" ? String(inchCount) : "", fraction].filter(Boolean).join(" ");
+  // After feet the inches are always said: 4' 0 1/2", never 4' 1/2".
+  const saysInches = inchCount > 0 || feetCount > 0 || fraction === "";
+  const inchText = [saysInches ? String(inchCount) : "", fraction].filter(Boolean).join(" ");
   return feetCount === 0 ? `${sign}${inchText}"` : `${sign}${feetCount}' ${inchText}"`;
 }
 

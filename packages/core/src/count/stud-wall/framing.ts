@@ -93,6 +93,8 @@ function formulaOf(group: Group): Formula {
   }
 }
 
+const lessOf = (count: number): string => (count === 0 ? "0" : `−${count}`);
+
 function studFormula({ wall, pieces, tally, context }: Group): Formula {
   const length = formatLength(wall.length.valueNm ?? 0, context.system);
   const spacing = formatSpacing(wall.parameters.spacingNm.value, context.system);
@@ -101,8 +103,8 @@ function studFormula({ wall, pieces, tally, context }: Group): Formula {
     withNumbers: `round up(${length} ÷ ${spacing}) + 1 − ${tally.onEndStud} − ${tally.atOpenings} = ${pieces.length}`,
     steps: [
       { label: `layout positions along ${length} at ${spacing}`, value: String(tally.layoutPositions) },
-      { label: "standing in an end stud, already counted", value: `−${tally.onEndStud}` },
-      { label: "inside openings or on their jambs", value: `−${tally.atOpenings}` },
+      { label: "standing in an end stud, already counted", value: lessOf(tally.onEndStud) },
+      { label: "inside openings or on their jambs", value: lessOf(tally.atOpenings) },
       ...lengthSteps(pieces, context.system, "studs"),
     ],
   };
