@@ -90,7 +90,7 @@ function firstStatements(folder, password) {
   const statements = [
     `CREATE DATABASE IF NOT EXISTS ${NAME} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`,
     `CREATE USER IF NOT EXISTS ${user} IDENTIFIED BY '${password}'`,
-    `GRANT ALL ON ${NAME}.* TO ${user}`,
+    `GRANT ALL ON \`${NAME.replace("_", "\\_")}%\`.* TO ${user}`,
   ];
   writeFileSync(file, statements.map((statement) => `${statement};\n`).join(""), { mode: 0o600 });
   return file;

@@ -15,9 +15,10 @@ export function spliceSpan(
   staggerNm: Nanometres,
 ): Span[] {
   const joints: Nanometres[] = [];
+  const farthestFirst = below.toSorted((a, b) => b - a);
   let startNm = span.startNm;
   while (span.endNm - startNm > longestNm) {
-    const jointNm = nextJoint(startNm, span.endNm, longestNm, below, staggerNm);
+    const jointNm = nextJoint(startNm, span.endNm, longestNm, farthestFirst, staggerNm);
     joints.push(jointNm);
     startNm = jointNm;
   }
@@ -30,11 +31,11 @@ function nextJoint(
   startNm: Nanometres,
   endNm: Nanometres,
   longestNm: Nanometres,
-  below: readonly Nanometres[],
+  belowFarthestFirst: readonly Nanometres[],
   staggerNm: Nanometres,
 ): Nanometres {
   let jointNm = Math.min(startNm + longestNm, endNm - staggerNm);
-  for (const other of below.toSorted((a, b) => b - a)) {
+  for (const other of belowFarthestFirst) {
     if (Math.abs(other - jointNm) < staggerNm) jointNm = other - staggerNm;
   }
   // Stock shorter than two staggers leaves no clear place; the joint then goes as far as the stock reaches.

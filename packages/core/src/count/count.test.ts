@@ -1,0 +1,89 @@
+import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
+import { feet, inches, millimetres } from "../units";
+import { countPart, nailsInPiece, nailsInSheet } from "./index";
+
+const bearing = wallOf("imperial", {
+  lengthNm: feet(12),
+  heightNm: inches(97.125),
+  bearing: true,
+  sheathed: true,
+  openings: [
+    openingOf("window", "w", { positionNm: inches(48), widthNm: inches(36), heightNm: inches(48), sillNm: inches(34) }),
+  ],
+});
+const count = countPart(bearing, "imperial", library);
+const line = (id: string) => {
+  const found = count.lines.find((each) => each.id === `wall/${id}`);
+  if (!found) throw new Error(`no line ${id} among ${count.lines.map((each) => each.id).join(", ")}`);
+  return found;
+};
+
+describe("counting a wall", () => {
+  it("counts what is drawn: each quantity of timber is the number of its pieces", () => {
+    for (const each of count.lines.filter((other) => other.trade === "Framing")) {
+      expect(each.quantity).toBe(each.pieceIds.length);
+      expect(each.cutLengthsNm).toHaveLength(each.quantity);
+      for (const id of each.pieceIds) expect(count.drawing.rectangles.some((shape) => shape.id === id)).toBe(true);
+    }
+    const counted = count.lines.filter((each) => each.trade !== "Fixings").flatMap((each) => each.pieceIds);
+    expect(counted.toSorted()).toEqual(count.pieces.map((piece) => piece.id).toSorted());
+  });
+
+  it("shows the working of the studs with the numbers put in", () => {
+    // By hand: 144 / 16 = 9 spaces, 10 positions, three of them taken by the window and its jambs.
+    expect(line("stud/2x4").working).toMatchObject({
+      withNumbers: "round up(12' 0\" ÷ 16 in) + 1 − 0 − 3 = 7",
+      from: expect.arrayContaining([{ path: "length", label: "Length" }]),
+    });
+  });
+
+  it("nails by the published schedule", () => {
+    // IRC Table R602.3(1): stud to plate 2-16d end nails; 7 studs and 2 kings, two ends, two nails: 36.
+    expect(line("nails/stud-to-plate").quantity).toBe(36);
+    // Double top plate, 10d at 24 in: a 12 ft cap plate takes 144 / 24 + 1 = 7.
+    expect(line("nails/cap-to-top-plate").quantity).toBe(7);
+    // Sole plate, 16d at 16 in: 144 / 16 + 1 = 10.
+    expect(line("nails/plate-to-floor").quantity).toBe(10);
+    expect(line("nails/stud-to-plate").working.source).toContain("IRC Table R602.3(1)");
+  });
+
+  it("nails a whole sheet with 62: 6 in round its edges, 12 in on two studs inside", () => {
+    // IRC Table R602.3(1): panels 6 in at edges, 12 in in the field. Perimeter 288 in / 6 = 48; 96 / 12 - 1 = 7 a stud.
+    const sheet = { widthNm: feet(4), heightNm: feet(8) };
+    expect(nailsInSheet(sheet, 2, assemblyOf("imperial").sheathing)).toBe(48 + 2 * 7);
+  });
+
+  it("nails a piece at its ends, or at a spacing with one at each end", () => {
+    const [endNailed, , faceNailed] = assemblyOf("imperial").fastenings;
+    if (!endNailed || !faceNailed) throw new Error("the schedule is short");
+    expect(nailsInPiece(endNailed, feet(8))).toBe(4);
+    expect(nailsInPiece(faceNailed, feet(8))).toBe(5);
+  });
+
+  it("counts 76 m of wall at 450 mm as 170 studs, one more than 2.222 a metre (common practice: 169)", () => {
+    const wall = wallOf("metric", {
+      lengthNm: millimetres(76_000),
+      heightNm: millimetres(2700),
+      spacingNm: millimetres(450),
+      topPlates: 1,
+    });
+    const studs = countPart(wall, "metric", library).lines.find((each) => each.id === "wall/stud/38x89");
+    // 76 000 / 450 = 168.9: 169 spaces, so 170 pieces with both ends; the rule of thumb leaves out the last.
+    expect(studs?.quantity).toBe(170);
+  });
+
+  it("gives no lines, and says why, for a wall not measured or impossible", () => {
+    const unmeasured = { ...bearing, openings: [], length: { valueNm: null, typed: "", assumed: false } };
+    expect(countPart(unmeasured, "imperial", library)).toMatchObject({ lines: [], problems: [] });
+    const impossible = { ...bearing, length: { valueNm: feet(2), typed: "2'", assumed: false } };
+    const refused = countPart(impossible, "imperial", library);
+    expect(refused.lines).toEqual([]);
+    expect(refused.problems[0]?.code).toBe("opening-too-wide");
+  });
+
+  it("draws the figures that can be typed", () => {
+    const paths = count.drawing.dimensions.flatMap((dimension) => dimension.path ?? []);
+    expect(paths).toEqual(["length", "height", "openings.w.position", "openings.w.width"]);
+    expect(contexts.imperial.system).toBe("imperial");
+  });
+});

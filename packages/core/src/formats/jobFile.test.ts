@@ -1,0 +1,48 @@
+import { startJob } from "../job";
+import { starterCompanySettings, wallOf } from "../testing/library";
+import { feet } from "../units";
+import { JOB_FILE_FORMAT, jobFileJsonSchema, readJobFile } from "./jobFile";
+
+const start = { title: "T", customerName: "C", site: "S", system: "imperial", currency: "USD" } as const;
+const file = {
+  format: JOB_FILE_FORMAT,
+  schemaVersion: 1,
+  job: startJob(start, starterCompanySettings),
+  parts: [wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) })],
+  quotes: [],
+};
+
+describe("a job file", () => {
+  it("comes back as it went out", () => {
+    expect(readJobFile(JSON.parse(JSON.stringify(file)))).toEqual({ ok: true, file });
+  });
+
+  it.each([
+    ["nothing at all", null, "format"],
+    ["another format", { ...file, format: "other" }, "format"],
+    [
+      "a length that is no whole number",
+      { ...file, parts: [{ ...file.parts[0], length: { valueNm: 1.5 } }] },
+      "parts.0.length.valueNm",
+    ],
+    ["a job without a title", { ...file, job: { ...file.job, title: "" } }, "job.title"],
+    ["parts that are no list", { ...file, parts: {} }, "parts"],
+    [
+      "a part of a newer version",
+      { ...file, parts: [{ ...file.parts[0], schemaVersion: 99 }] },
+      "parts.0.schemaVersion",
+    ],
+    ["a job of a newer version", { ...file, job: { ...file.job, schemaVersion: 99 } }, "job.schemaVersion"],
+  ])("with %s is refused, and the place named", (_what, data, path) => {
+    const result = readJobFile(data);
+    expect(result.ok).toBe(false);
+    if (!result.ok) expect(result.problems.map((each) => each.path)).toContain(path);
+  });
+
+  it("has a published schema of JSON Schema 2020-12", () => {
+    expect(jobFileJsonSchema()).toMatchObject({
+      $schema: "https://json-schema.org/draft/2020-12/schema",
+      type: "object",
+    });
+  });
+});

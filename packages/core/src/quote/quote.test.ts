@@ -1,0 +1,77 @@
+import { draftQuote, reckonJob, startJob } from "../job";
+import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
+import { feet, inches, sumMoney } from "../units";
+import { addDays, quoteDocumentSchema } from "./index";
+
+const start = { title: "T", customerName: "C", site: "S", system: "imperial", currency: "USD" } as const;
+const job = startJob(start, starterCompanySettings);
+const issue = { number: "Draft", date: "2026-12-15", company: { name: "Fernhollow Building", address: "A" } };
+const wall = wallOf("imperial", {
+  lengthNm: feet(16),
+  heightNm: inches(97.125),
+  bearing: true,
+  openings: [
+    openingOf("door", "d", { positionNm: feet(2), widthNm: inches(38), heightNm: inches(82.5) }),
+    openingOf("window", "w", { positionNm: feet(8), widthNm: inches(36), heightNm: inches(48), sillNm: inches(34) }),
+  ],
+});
+const quote = (changes: Partial<typeof job> = {}, walls = [wall]) => {
+  const changed = { ...job, ...changes };
+  return draftQuote(changed, walls, reckonJob(changed, walls, starterPriceList, library), issue, library);
+};
+
+describe("the quote", () => {
+  it("says in words what was chosen", () => {
+    expect(quote().sections[0]?.paragraphs).toEqual([
+      "Frame 16 ft of wall, 8 ft 1 1/8 in high, in 2 × 4 studs at 16 in, with a double top plate.",
+      "The wall carries load: a header is framed over each opening.",
+      "Form one door opening and one window opening in it to the rough sizes measured.",
+    ]);
+    const partition = {
+      ...wall,
+      openings: [],
+      parameters: { ...wall.parameters, bearing: { value: false, assumed: false } },
+    };
+    expect(quote({}, [partition]).sections[0]?.paragraphs).toEqual([
+      "Frame 16 ft of wall, 8 ft 1 1/8 in high, in 2 × 4 studs at 16 in, with a double top plate.",
+      "The wall carries no load from above.",
+    ]);
+  });
+
+  it("adds up: shown prices to the price before tax, and that with tax to the total", () => {
+    const document = quote({}, [wall, { ...wall, id: "other" }]);
+    expect(sumMoney(document.sections.map((section) => section.price ?? "0"))).toBe(document.priceBeforeTax);
+    expect(sumMoney([document.priceBeforeTax, document.tax.amount])).toBe(document.total);
+  });
+
+  it("shows one price where that is chosen", () => {
+    const document = quote({ quote: { ...job.quote, detail: "one-price" } });
+    expect(document.sections.map((section) => section.price)).toEqual([null]);
+  });
+
+  it("fits its schema and holds nothing internal", () => {
+    const document = quote();
+    expect(quoteDocumentSchema.strict().parse(document)).toEqual(document);
+    expect(JSON.stringify(document)).not.toMatch(/markup|margin|overhead|hours|unitCost|supplier/i);
+  });
+
+  it("counts its validity in days over a year's end and a leap day", () => {
+    expect(quote().validUntil).toBe("2027-01-14");
+    expect(addDays("2028-02-28", 1)).toBe("2028-02-29");
+    expect(() => addDays("soon", 1)).toThrow('"soon" is not an ISO date');
+  });
+
+  it("says how much is assumed and what is not measured", () => {
+    const unmeasured = {
+      ...wall,
+      id: "later",
+      name: "Later wall",
+      openings: [],
+      length: { valueNm: null, typed: "", assumed: false },
+    };
+    expect(quote({}, [wall, unmeasured]).notes).toEqual([
+      "2 figures or choices are assumed and are to be confirmed on site.",
+      "Not measured yet and not in this price: Later wall.",
+    ]);
+  });
+});

@@ -1,0 +1,59 @@
+import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
+import { type Assembly, assemblyFor, partContext } from "../assemblies";
+import { confirmedChoice, measured, type Opening, type StudWall, studWallKind } from "../parts";
+import type { MeasuringSystem, Nanometres } from "../units";
+
+export { library, starterCompanySettings, starterPriceList };
+
+export const contexts = { imperial: partContext("imperial", library), metric: partContext("metric", library) };
+
+export function assemblyOf(system: MeasuringSystem): Assembly {
+  return assemblyFor(studWallKind.defaults("wall", "Wall", contexts[system]), system, library);
+}
+
+type WallInput = {
+  readonly lengthNm: Nanometres;
+  readonly heightNm: Nanometres;
+  readonly spacingNm?: Nanometres;
+  readonly studSize?: string;
+  readonly topPlates?: number;
+  readonly bearing?: boolean;
+  readonly sheathed?: boolean;
+  readonly openings?: readonly Opening[];
+};
+
+/** A measured wall for a test; what is not given is the default. */
+export function wallOf(system: MeasuringSystem, input: WallInput): StudWall {
+  const start = studWallKind.defaults("wall", "Test wall", contexts[system]);
+  const { parameters } = start;
+  return {
+    ...start,
+    length: measured(input.lengthNm, ""),
+    height: measured(input.heightNm, ""),
+    openings: [...(input.openings ?? [])],
+    parameters: {
+      ...parameters,
+      spacingNm: confirmedChoice(input.spacingNm ?? parameters.spacingNm.value),
+      studSize: confirmedChoice(input.studSize ?? parameters.studSize.value),
+      topPlates: confirmedChoice(input.topPlates ?? parameters.topPlates.value),
+      bearing: confirmedChoice(input.bearing ?? false),
+      sheathed: confirmedChoice(input.sheathed ?? false),
+    },
+  };
+}
+
+export function openingOf(
+  kind: Opening["kind"],
+  id: string,
+  at: { positionNm: Nanometres; widthNm: Nanometres; heightNm: Nanometres; sillNm?: Nanometres },
+): Opening {
+  return {
+    id,
+    kind,
+    name: id,
+    position: measured(at.positionNm, ""),
+    width: measured(at.widthNm, ""),
+    height: measured(at.heightNm, ""),
+    sill: measured(at.sillNm ?? 0, ""),
+  };
+}

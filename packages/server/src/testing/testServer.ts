@@ -1,0 +1,80 @@
+import { randomUUID } from "node:crypto";
+import { hash } from "@node-rs/argon2";
+import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
+import { partContext, type StudWall, studWallKind } from "@wide-porch/core";
+import { createConnection } from "mysql2/promise";
+import { pino } from "pino";
+import supertest from "supertest";
+import type { DataSource } from "typeorm";
+import { createApp } from "../app";
+import { companyEntity, type Role, userEntity } from "../companies/entity";
+import { type Config, readConfig } from "../config";
+import { createDataSource } from "../database/dataSource";
+import { loadDemo } from "../demo/load";
+import { DEMO_PASSWORD } from "../demo/people";
+import { priceItemEntity } from "../priceList/entity";
+
+export type Agent = ReturnType<typeof supertest.agent>;
+
+export type TestServer = {
+  readonly dataSource: DataSource;
+  readonly config: Config;
+  readonly anonymous: Agent;
+  readonly signedInAs: (email: string, password?: string) => Promise<Agent>;
+  readonly stop: () => Promise<void>;
+};
+
+async function onServer(config: Config, statement: string): Promise<void> {
+  const { host, port, user, password } = config.database;
+  const connection = await createConnection({ host, port, user, password });
+  await connection.query(statement);
+  await connection.end();
+}
+
+/** The real app over a database of its own, with the demo company in it. */
+export async function startTestServer(): Promise<TestServer> {
+  const name = `wide_porch_test_${randomUUID().slice(0, 8)}`;
+  const config = readConfig({ ...process.env, WIDE_PORCH_DB_NAME: name, WIDE_PORCH_DEMO: "1", LOG_LEVEL: "silent" });
+  await onServer(config, `CREATE DATABASE ${name}`);
+  const dataSource = await createDataSource(config).initialize();
+  await dataSource.runMigrations();
+  await loadDemo(dataSource);
+  const app = createApp(dataSource, config, pino({ level: "silent" }));
+  const signedInAs = async (email: string, password = DEMO_PASSWORD): Promise<Agent> => {
+    const agent = supertest.agent(app);
+    const answer = await agent.post("/api/v1/session").send({ email, password }).expect(201);
+    agent.set("x-csrf-token", answer.body.csrfToken);
+    return agent;
+  };
+  const stop = async () => {
+    await dataSource.destroy();
+    await onServer(config, `DROP DATABASE ${name}`);
+  };
+  return { dataSource, config, anonymous: supertest.agent(app), signedInAs, stop };
+}
+
+/** A second company, to see that nothing passes between the two. */
+export async function addCompany(dataSource: DataSource, email: string, role: Role = "owner"): Promise<void> {
+  const companyId = randomUUID();
+  await dataSource
+    .getRepository(companyEntity)
+    .insert({ id: companyId, name: "Dunnock & Daughters", settings: starterCompanySettings });
+  const person = {
+    id: randomUUID(),
+    companyId,
+    email,
+    name: "Isolde Dunnock",
+    role,
+    passwordHash: await hash(DEMO_PASSWORD),
+  };
+  await dataSource.getRepository(userEntity).insert(person);
+  const items = starterPriceList.map((item) => ({ companyId, code: item.code, revision: 1, data: item }));
+  await dataSource.getRepository(priceItemEntity).insert(items);
+}
+
+export const newWall = (id: string = randomUUID()): StudWall => {
+  const wall = studWallKind.defaults(id, "Test wall", partContext("imperial", library));
+  return studWallKind.withDimension(wall, "length", 12 * 12 * 25_400_000, "12'");
+};
+
+export const NEW_JOB = { title: "Test job", customerName: "A customer", site: "", system: "imperial", currency: "USD" };

@@ -1,0 +1,10 @@
+const path = require("node:path");
+
+/** A database of the tests' own, unless `npm test` has started one already. */
+module.exports = async () => {
+  if (process.env.WIDE_PORCH_DB_PORT) return;
+  const { startMariadb } = await import("../../../scripts/lib/mariadb.mjs");
+  const database = await startMariadb(path.resolve(__dirname, "../../../.test-data/jest"));
+  Object.assign(process.env, database.environment);
+  globalThis.stopTestDatabase = database.stop;
+};
