@@ -1,5 +1,5 @@
-import type { LucideIcon } from "../icons";
 import { Pressable, Text } from "react-native";
+import type { LucideIcon } from "../icons";
 import { useTokens } from "../theme/useTokens";
 
 type Kind = "main" | "plain" | "quiet";

@@ -1,4 +1,4 @@
-import type { DrawnDimension, DrawnRectangle, Drawing } from "@wide-porch/core";
+import type { Drawing, DrawnDimension, DrawnRectangle } from "@wide-porch/core";
 import { useMemo, useState } from "react";
 import { Pressable, View } from "react-native";
 import Svg, { G, Line, Rect, Text as SvgText } from "react-native-svg";

@@ -1,7 +1,7 @@
 import * as Dialog from "@rn-primitives/dialog";
-import { X } from "../icons";
 import type { PropsWithChildren } from "react";
 import { ScrollView, View } from "react-native";
+import { X } from "../icons";
 import { useTokens } from "../theme/useTokens";
 
 type Props = PropsWithChildren<{ readonly open: boolean; readonly onClose: () => void; readonly title: string }>;

@@ -1,4 +1,6 @@
 /** The icons in use, one by one: the package's own door would bring all of them into the first load. */
+
+export type { LucideIcon } from "lucide-react-native";
 export { default as Check } from "lucide-react-native/dist/esm/icons/check";
 export { default as ChevronLeft } from "lucide-react-native/dist/esm/icons/chevron-left";
 export { default as ChevronRight } from "lucide-react-native/dist/esm/icons/chevron-right";
@@ -23,4 +25,3 @@ export { default as Stamp } from "lucide-react-native/dist/esm/icons/stamp";
 export { default as Trash2 } from "lucide-react-native/dist/esm/icons/trash-2";
 export { default as Undo2 } from "lucide-react-native/dist/esm/icons/undo-2";
 export { default as X } from "lucide-react-native/dist/esm/icons/x";
-export type { LucideIcon } from "lucide-react-native";

@@ -1,10 +1,10 @@
 import { type Href, Link, usePathname, useRouter } from "expo-router";
-import { ChevronLeft, Coins, FileText, ListChecks, type LucideIcon, Redo2, Ruler, Undo2 } from "../icons";
 import { type PropsWithChildren, useEffect } from "react";
 import { Pressable, View } from "react-native";
 import { seesCosts, useSession } from "../api/session";
 import { IconButton } from "../components/Button";
 import { Faint, Strong, Title } from "../components/Text";
+import { ChevronLeft, Coins, FileText, ListChecks, type LucideIcon, Redo2, Ruler, Undo2 } from "../icons";
 import { useTokens } from "../theme/useTokens";
 import { useWide } from "../theme/useWide";
 import { useJob } from "./JobContext";

@@ -1,10 +1,10 @@
 import type { OpenPoint } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
-import { CircleQuestionMark } from "../icons";
 import { useState } from "react";
 import { Pressable, View } from "react-native";
 import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong, Title } from "../components/Text";
+import { CircleQuestionMark } from "../icons";
 import { useTokens } from "../theme/useTokens";
 import { useJob } from "./JobContext";
 

@@ -1,6 +1,6 @@
-import { Check, CircleAlert, RefreshCw, Smartphone } from "../icons";
 import { View } from "react-native";
 import { Faint } from "../components/Text";
+import { Check, CircleAlert, RefreshCw, Smartphone } from "../icons";
 import { type SyncState, syncState } from "../sync/outbox";
 import { useTokens } from "../theme/useTokens";
 import { useOutbox } from "./JobContext";

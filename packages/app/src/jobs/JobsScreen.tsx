@@ -1,6 +1,5 @@
 import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
 import { type Href, Link, useRouter } from "expo-router";
-import { FileInput, LogOut, Plus } from "../icons";
 import { useRef, useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
 import useSWR from "swr";
@@ -10,7 +9,8 @@ import { seesCosts, signOut, useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
 import { Body, Faint, Strong, Title } from "../components/Text";
 import { Pending } from "../components/Waiting";
-import { ImportProblems, importJobFile, type ImportFailure } from "./importJob";
+import { FileInput, LogOut, Plus } from "../icons";
+import { type ImportFailure, ImportProblems, importJobFile } from "./importJob";
 
 const PER_PAGE = 50;
 

@@ -1,7 +1,6 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { CURRENCIES, newJobSchema } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
-import { ChevronLeft } from "../icons";
 import { useState } from "react";
 import { type Control, Controller, useForm } from "react-hook-form";
 import { ScrollView, View } from "react-native";
@@ -14,6 +13,7 @@ import { Choice } from "../components/Choice";
 import { Notice } from "../components/Notice";
 import { Title } from "../components/Text";
 import { TextField } from "../components/TextField";
+import { ChevronLeft } from "../icons";
 
 type Form = z.input<typeof newJobSchema>;
 

@@ -1,10 +1,10 @@
-import { FileOutput } from "../icons";
 import { useState } from "react";
 import { View } from "react-native";
 import { download } from "../api/client";
 import { seesCosts, useSession } from "../api/session";
 import { Button } from "../components/Button";
 import { Warning } from "../components/Text";
+import { FileOutput } from "../icons";
 import { useJob } from "../job/JobContext";
 
 /** The whole job as one open file. */

@@ -1,9 +1,9 @@
 import { newOpening, type Opening, type StudWall } from "@wide-porch/core";
-import { Trash2 } from "../icons";
 import { useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Faint, Warning } from "../components/Text";
+import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 
 const KINDS: readonly { kind: Opening["kind"]; label: string }[] = [

@@ -1,10 +1,10 @@
 import { kindOf, type Part, type PartCount, studWallKind } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
-import { Plus } from "../icons";
 import { Pressable, ScrollView, View } from "react-native";
 import { Button } from "../components/Button";
 import { DrawingCanvas } from "../components/DrawingCanvas";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
+import { Plus } from "../icons";
 import { useJob } from "../job/JobContext";
 import { JobFileButton } from "./JobFileButton";
 

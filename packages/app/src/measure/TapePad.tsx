@@ -1,9 +1,9 @@
 import { type DimensionSlot, formatLength, type MeasuringSystem, type Problem, parseLength } from "@wide-porch/core";
-import { ChevronLeft, ChevronRight, Delete, X } from "../icons";
 import { useEffect, useRef, useState } from "react";
 import { Pressable, ScrollView, TextInput, View } from "react-native";
 import { IconButton } from "../components/Button";
 import { Body, Faint, Figure, Strong, Title, Warning } from "../components/Text";
+import { ChevronLeft, ChevronRight, Delete, X } from "../icons";
 import { useTokens } from "../theme/useTokens";
 import { FRACTION_KEYS, type PadKey, padRows, rubOut, typeKey } from "./padKeys";
 

@@ -1,11 +1,11 @@
 import type { StudWall } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
-import { Pencil, Trash2 } from "../icons";
 import { useState } from "react";
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
 import { CommitField } from "../components/CommitField";
 import { Faint, Title } from "../components/Text";
+import { Pencil, Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 
 export function WallName({ wall }: { wall: StudWall }) {

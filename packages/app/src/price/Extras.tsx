@@ -1,12 +1,12 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { COST_KINDS, type Extra, extraSchema, formatMoney, type Pricing } from "@wide-porch/core";
-import { Trash2 } from "../icons";
 import { Controller, useForm } from "react-hook-form";
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { Body, Faint, Figure, Title } from "../components/Text";
 import { TextField } from "../components/TextField";
+import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 
 const KIND_LABELS = { material: "Material", labour: "Labour", plant: "Plant", subcontract: "Subcontract" };

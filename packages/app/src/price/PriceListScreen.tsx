@@ -1,6 +1,5 @@
 import { formatLength, type PriceItem } from "@wide-porch/core";
 import { useRouter } from "expo-router";
-import { ChevronLeft } from "../icons";
 import { useState } from "react";
 import { ScrollView, View } from "react-native";
 import useSWR from "swr";
@@ -12,6 +11,7 @@ import { CommitField } from "../components/CommitField";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
+import { ChevronLeft } from "../icons";
 import { amountProblem } from "./LabourRates";
 
 /** What things cost to buy. Crew see what is stocked, without prices. */

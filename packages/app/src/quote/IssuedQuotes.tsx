@@ -1,7 +1,6 @@
 import { formatMoney } from "@wide-porch/core";
 import { format } from "date-fns/format";
 import { parseISO } from "date-fns/parseISO";
-import { Download, Eye } from "../icons";
 import { useState } from "react";
 import { View } from "react-native";
 import useSWR from "swr";
@@ -10,6 +9,7 @@ import { type QuoteRecord, quoteListSchema } from "../api/records";
 import { IconButton } from "../components/Button";
 import { Sheet } from "../components/Sheet";
 import { Faint, Figure, Strong, Title, Warning } from "../components/Text";
+import { Download, Eye } from "../icons";
 import { PaperPage } from "./PaperPage";
 
 /** Quotes as they were issued; nothing changes them. */

@@ -1,5 +1,4 @@
 import type { QuoteSettings } from "@wide-porch/core";
-import { Trash2 } from "../icons";
 import { useState } from "react";
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
@@ -7,6 +6,7 @@ import { Choice } from "../components/Choice";
 import { CommitField } from "../components/CommitField";
 import { Body, Faint, Title } from "../components/Text";
 import { TextField } from "../components/TextField";
+import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 
 const daysProblem = (text: string): string | undefined =>

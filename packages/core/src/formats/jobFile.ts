@@ -16,7 +16,9 @@ export const jobFileSchema = z
     parts: z.array(partSchema).max(2000),
     quotes: z.array(z.object({ issuedAt: z.iso.datetime(), document: quoteDocumentSchema })).max(500),
   })
-  .meta({ title: "Wide Porch job file", description: "A job exported from Wide Porch. Lengths are whole nanometres; money is decimal text.",
+  .meta({
+    title: "Wide Porch job file",
+    description: "A job exported from Wide Porch. Lengths are whole nanometres; money is decimal text.",
   });
 export type JobFile = z.infer<typeof jobFileSchema>;
 

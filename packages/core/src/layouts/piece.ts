@@ -1,5 +1,5 @@
-import type { FramingRole } from "../parts";
 import type { Rectangle } from "../geometry/rectangle";
+import type { FramingRole } from "../parts";
 import type { Nanometres } from "../units";
 
 /** One placed stick of timber, seen square on. A two-ply header is two pieces in the same place. */

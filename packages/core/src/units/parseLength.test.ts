@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { formatFeetAndInches, formatMillimetres } from "./formatLength";
-import { feet, inches, metres, millimetres, NM_PER_64TH_INCH, type Nanometres } from "./length";
+import { feet, inches, metres, millimetres, type Nanometres, NM_PER_64TH_INCH } from "./length";
 import { parseLength } from "./parseLength";
 
 const read = (text: string, system: "imperial" | "metric" = "imperial"): Nanometres | string => {

@@ -1,4 +1,4 @@
-import { DataSource } from "typeorm";
+import { DataSource, type EntityManager } from "typeorm";
 import { companyEntity, userEntity } from "../companies/entity";
 import type { Config } from "../config";
 import { commandEntity, jobEntity } from "../jobs/entity";
@@ -46,3 +46,10 @@ export async function alone<T>(dataSource: DataSource, name: string, work: () =>
     await runner.release();
   }
 }
+
+/**
+ * Work that stands or falls as a whole. Reads see what others have committed up to that moment, so that what is read after
+ * waiting for a lock is what the lock protects.
+ */
+export const inTransaction = <T>(dataSource: DataSource, work: (manager: EntityManager) => Promise<T>): Promise<T> =>
+  dataSource.transaction("READ COMMITTED", work);

@@ -5,13 +5,14 @@ import {
   jobFileSchema,
   kindOf,
   type Part,
-  partContext,
   type Problem,
+  partContext,
   readJobFile,
 } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
+import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { unfit } from "../http/problemDetails";
 import { jobAnswer, jobAnswerSchema } from "../jobs/answers";
@@ -62,7 +63,7 @@ export async function importJob(
   const problems = partProblems(result.file);
   if (problems.length > 0) throw unfit(problems);
   const { job, parts, quotes } = result.file;
-  return dataSource.transaction(async (manager) => {
+  return inTransaction(dataSource, async (manager) => {
     const row = await insertJob(manager, companyId, job);
     const now = new Date();
     for (const [index, each] of parts.entries()) {

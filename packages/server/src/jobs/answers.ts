@@ -1,8 +1,8 @@
 import { jobSchema, type Part, partSchema } from "@wide-porch/core";
 import { z } from "zod";
+import type { Role } from "../companies/entity";
 import { seesCosts } from "../http/endpoint";
 import type { PartRow } from "../parts/entity";
-import type { Role } from "../companies/entity";
 import type { JobRow } from "./entity";
 
 /** A job as answered: pricing is null for people who do not see costs. */

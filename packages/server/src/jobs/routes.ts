@@ -4,6 +4,7 @@ import { library } from "@wide-porch/library";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { companyEntity } from "../companies/entity";
+import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem } from "../http/problemDetails";
 import { priceListOf } from "../priceList/store";
@@ -82,7 +83,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     body: patchSchema,
     answer: jobAnswerSchema,
     handle: ({ user, param, body }) =>
-      dataSource.transaction(async (manager) => {
+      inTransaction(dataSource, async (manager) => {
         const row = await lockJob(manager, user.companyId, param("jobId"));
         const command = { companyId: user.companyId, commandId: body.commandId, target: row.id };
         return once(manager, command, async () => {

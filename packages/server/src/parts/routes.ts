@@ -2,6 +2,7 @@ import { kindOf, type Part, partContext, partSchema } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
+import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound, unfit } from "../http/problemDetails";
 import { type PartAnswer, partAnswer, partAnswerSchema } from "../jobs/answers";
@@ -35,7 +36,7 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
     body: putSchema,
     answer: partAnswerSchema,
     handle: ({ user, param, body }) =>
-      dataSource.transaction(async (manager) => {
+      inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = requireSameId(param("partId"), body.part);
         return once(manager, { companyId: user.companyId, commandId: body.commandId, target: id }, async () => {
@@ -56,7 +57,7 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
     body: binSchema,
     answer: partAnswerSchema,
     handle: ({ user, param, body }) =>
-      dataSource.transaction(async (manager) => {
+      inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = param("partId");
         return once(manager, { companyId: user.companyId, commandId: body.commandId, target: id }, async () => {

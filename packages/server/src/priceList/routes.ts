@@ -1,6 +1,7 @@
 import { priceItemSchema, withoutPrices } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
+import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
 import { priceItemEntity } from "./entity";
@@ -33,7 +34,7 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
     body: changeSchema,
     answer: answerSchema,
     handle: ({ user, param, body }) =>
-      dataSource.transaction(async (manager) => {
+      inTransaction(dataSource, async (manager) => {
         const items = manager.getRepository(priceItemEntity);
         const where = { companyId: user.companyId, code: param("code") };
         const row = await items.findOne({ where, lock: { mode: "pessimistic_write" } });

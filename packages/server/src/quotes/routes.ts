@@ -4,6 +4,7 @@ import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
 import { companyEntity } from "../companies/entity";
+import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
 import { once } from "../jobs/commands";
@@ -118,7 +119,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     body: issueSchema,
     answer: quoteAnswerSchema,
     handle: ({ user, param, body }) =>
-      dataSource.transaction(async (manager) => {
+      inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         return once(manager, { companyId: user.companyId, commandId: body.commandId, target: job.id }, async () =>
           quoteAnswer(await issueQuote(manager, user.companyId, job.id, user.id)),

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { hash } from "@node-rs/argon2";
-import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import { partContext, type StudWall, studWallKind } from "@wide-porch/core";
+import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import { createConnection } from "mysql2/promise";
 import { pino } from "pino";
 import supertest from "supertest";

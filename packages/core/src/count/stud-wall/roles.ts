@@ -1,5 +1,5 @@
-import type { FramingRole } from "../../parts";
 import type { DrawnRole } from "../../drawing/drawing";
+import type { FramingRole } from "../../parts";
 
 type RoleWords = {
   readonly name: string;

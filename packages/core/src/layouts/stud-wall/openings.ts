@@ -1,6 +1,6 @@
 import type { HeaderRow } from "../../assemblies";
-import { type Problem, problem } from "../../problems/problem";
 import { type Section, sectionOf } from "../../parts";
+import { type Problem, problem } from "../../problems/problem";
 import { formatLength, type Nanometres } from "../../units";
 import type { FramingPiece } from "../piece";
 import { type Frame, type FramedOpening, lying, upright } from "./frame";

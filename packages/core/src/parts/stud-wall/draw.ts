@@ -1,4 +1,4 @@
-import type { DrawnDimension, Drawing } from "../../drawing/drawing";
+import type { Drawing, DrawnDimension } from "../../drawing/drawing";
 import type { Rectangle } from "../../geometry/rectangle";
 import { feet, formatLength } from "../../units";
 import type { PartContext } from "../partKind";

@@ -1,0 +1,166 @@
+import { execFileSync } from "node:child_process";
+import { randomUUID } from "node:crypto";
+import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join, resolve } from "node:path";
+import SwaggerParser from "@apidevtools/swagger-parser";
+import { jobFileJsonSchema } from "@wide-porch/core";
+import Ajv2020 from "ajv/dist/2020";
+import { type Agent, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
+
+let server: TestServer;
+let ros: Agent;
+beforeAll(async () => {
+  server = await startTestServer();
+  ros = await server.signedInAs("ros@fernhollow.example");
+});
+afterAll(() => server.stop());
+
+async function jobWithWall(): Promise<{ jobId: string; wall: ReturnType<typeof newWall> }> {
+  const jobId = (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body.id;
+  const wall = newWall();
+  await ros
+    .put(`/api/v1/jobs/${jobId}/parts/${wall.id}`)
+    .send({ commandId: randomUUID(), baseRevision: 0, part: wall })
+    .expect(200);
+  return { jobId, wall };
+}
+
+const issue = (jobId: string, commandId: string = randomUUID()) =>
+  ros.post(`/api/v1/jobs/${jobId}/quotes`).send({ commandId });
+
+const lanternHouse = async (): Promise<string> => {
+  const { body } = await ros.get("/api/v1/jobs").expect(200);
+  return body.items.find((each: { job: { title: string } }) => each.job.title.startsWith("Lantern House")).id;
+};
+
+describe("an issued quote", () => {
+  it("stays as it was when the job changes; the draft follows", async () => {
+    const { jobId, wall } = await jobWithWall();
+    const issued = (await issue(jobId).expect(201)).body;
+    const longer = { ...wall, length: { ...wall.length, valueNm: 2 * (wall.length.valueNm ?? 0) } };
+    const change = { commandId: randomUUID(), baseRevision: 1, part: longer };
+    await ros.put(`/api/v1/jobs/${jobId}/parts/${wall.id}`).send(change).expect(200);
+    const kept = (await ros.get(`/api/v1/jobs/${jobId}/quotes`).expect(200)).body.items[0];
+    expect(kept).toEqual(issued);
+    const draft = (await ros.get(`/api/v1/jobs/${jobId}/quote-draft`).expect(200)).body;
+    expect(Number(draft.total)).toBeGreaterThan(Number(issued.document.total));
+  });
+
+  it("is issued once for one command, and numbered on for the next", async () => {
+    const { jobId } = await jobWithWall();
+    const commandId = randomUUID();
+    const first = (await issue(jobId, commandId).expect(201)).body;
+    expect((await issue(jobId, commandId).expect(201)).body).toEqual(first);
+    const second = (await issue(jobId).expect(201)).body;
+    expect(second.sequence).toBe(2);
+    expect(second.number).not.toBe(first.number);
+  });
+
+  it("keeps its numbers apart when several are issued at once", async () => {
+    const jobs = await Promise.all([jobWithWall(), jobWithWall(), jobWithWall()]);
+    const answers = await Promise.all(jobs.map(({ jobId }) => issue(jobId).expect(201)));
+    expect(new Set(answers.map((answer) => answer.body.number)).size).toBe(3);
+  });
+
+  it("needs something to quote", async () => {
+    const jobId = (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body.id;
+    expect((await issue(jobId).expect(422)).body.problems[0].code).toBe("nothing-to-quote");
+  });
+
+  it("is kept with all it was made from", async () => {
+    const { jobId } = await jobWithWall();
+    await issue(jobId).expect(201);
+    const [row] = await server.dataSource.query("SELECT snapshot FROM quote WHERE jobId = ?", [jobId]);
+    const snapshot = typeof row.snapshot === "string" ? JSON.parse(row.snapshot) : row.snapshot;
+    expect(Object.keys(snapshot).toSorted()).toEqual(["job", "parts", "priceList"]);
+  });
+});
+
+describe("the PDF", () => {
+  it("has text that can be selected, adds up, and says nothing internal", async () => {
+    const jobId = await lanternHouse();
+    const answer = await ros
+      .get(`/api/v1/jobs/${jobId}/quote-draft.pdf`)
+      .buffer(true)
+      .parse((response, done) => {
+        const chunks: Buffer[] = [];
+        response.on("data", (chunk: Buffer) => chunks.push(chunk));
+        response.on("end", () => done(null, Buffer.concat(chunks)));
+      });
+    expect(answer.type).toBe("application/pdf");
+    const file = join(mkdtempSync(join(tmpdir(), "wide-porch-")), "quote.pdf");
+    writeFileSync(file, answer.body);
+    // Poppler reads the file as any other reader would.
+    const text = execFileSync("pdftotext", ["-layout", file, "-"], { encoding: "utf8" });
+    expect(text).toContain("Lantern House: boot room and wrap-around porch");
+    expect(text).toContain("8 ft 1 1/8 in high");
+    const amounts = (label: string) =>
+      [...text.matchAll(new RegExp(`${label}\\s+\\$([\\d,]+\\.\\d\\d)`, "g"))].map((match) =>
+        Number(match[1]?.replace(/,/g, "")),
+      );
+    const parts = amounts("Price for this part");
+    expect(parts).toHaveLength(7);
+    const [before] = amounts("Price before tax");
+    const [tax] = amounts("Sales tax at 6.5 %");
+    expect(parts.reduce((sum, each) => sum + each, 0)).toBeCloseTo(before ?? 0, 2);
+    expect((before ?? 0) + (tax ?? 0)).toBeCloseTo(amounts("Total to pay")[0] ?? 0, 2);
+    expect(text).not.toMatch(/markup|margin|overhead|unit cost|per hour|invented\) *\$/i);
+  });
+});
+
+describe("the job file", () => {
+  it("leaves and comes back as the same job, quotes and all, and fits the published schema", async () => {
+    const jobId = await lanternHouse();
+    const file = (await ros.get(`/api/v1/jobs/${jobId}/file`).expect(200)).body;
+    const schema = JSON.parse(
+      readFileSync(resolve(__dirname, "../../../../docs/schemas/job-file.schema.json"), "utf8"),
+    );
+    // The committed schema is the one the program reads by.
+    expect(schema).toEqual(JSON.parse(JSON.stringify(jobFileJsonSchema())));
+    const validate = new Ajv2020({ strict: false, validateFormats: false }).compile(schema);
+    expect(validate(file)).toBe(true);
+    const copy = (await ros.post("/api/v1/job-files").send(file).expect(201)).body.id;
+    const again = (await ros.get(`/api/v1/jobs/${copy}/file`).expect(200)).body;
+    const withoutIds = (each: { parts: { id: string }[] }) => ({
+      ...each,
+      parts: each.parts.map(({ id: _, ...part }) => part),
+    });
+    expect(withoutIds(again)).toEqual(withoutIds(file));
+    const price = async (id: string) => (await ros.get(`/api/v1/jobs/${id}/price`)).body.total;
+    expect(await price(copy)).toBe(await price(jobId));
+  });
+
+  it("that does not fit changes nothing and says where it fails", async () => {
+    const jobId = await lanternHouse();
+    const file = (await ros.get(`/api/v1/jobs/${jobId}/file`).expect(200)).body;
+    const before = (await ros.get("/api/v1/jobs")).body.total;
+    const broken = structuredClone(file);
+    broken.parts[2].openings[0].width.valueNm = "wide";
+    const answer = await ros.post("/api/v1/job-files").send(broken).expect(422);
+    expect(answer.body.problems[0].path).toBe("parts.2.openings.0.width.valueNm");
+    const impossible = structuredClone(file);
+    impossible.parts[0].length.valueNm = 25_400_000;
+    const refused = await ros.post("/api/v1/job-files").send(impossible).expect(422);
+    expect(refused.body.problems[0].path).toBe("parts.0.length");
+    for (const nonsense of [{}, [], { format: "wide-porch/job" }]) {
+      await ros.post("/api/v1/job-files").send(nonsense).expect(422);
+    }
+    expect((await ros.get("/api/v1/jobs")).body.total).toBe(before);
+  });
+});
+
+describe("the API's description", () => {
+  it("is valid OpenAPI and names every path", async () => {
+    const { body } = await server.anonymous.get("/api/v1/openapi.json").expect(200);
+    const api = await SwaggerParser.validate(structuredClone(body));
+    expect(Object.keys(api.paths ?? {})).toEqual(
+      expect.arrayContaining([
+        "/session",
+        "/jobs",
+        "/jobs/{jobId}/parts/{partId}",
+        "/jobs/{jobId}/quotes/{quoteId}/pdf",
+      ]),
+    );
+  });
+});
