@@ -81,7 +81,7 @@ async function createData(dataFolder) {
     "--auth-root-authentication-method=normal",
     "--skip-test-db",
   ];
-  await must(findProgram("mariadb-install-db"), [...args, ...asUser()], { stdio: ["ignore", "ignore", "inherit"] });
+  await must(findProgram("mariadb-install-db"), args, { stdio: ["ignore", "ignore", "inherit"] });
 }
 
 function firstStatements(folder, password) {

@@ -14,7 +14,8 @@ import useSWR from "swr";
 import { ask } from "../api/client";
 import { type FullJob, fullJobSchema, type JobRecord, priceListSchema } from "../api/records";
 import type { Command, JobChanges } from "../sync/command";
-import { newCommandId, type OutboxView } from "../sync/outbox";
+import { newId } from "../sync/newId";
+import type { OutboxView } from "../sync/outbox";
 import { jobKey, outbox } from "../sync/outboxInstance";
 import { withPending } from "../sync/overlay";
 import { emptyHistory, type History, record, redo, type Step, undo } from "./history";
@@ -145,7 +146,7 @@ function commandFor(step: Step, full: FullJob): Command {
     const { revision } = full.job;
     return {
       kind: "patch-job",
-      commandId: newCommandId(),
+      commandId: newId(),
       jobId,
       target: jobId,
       baseRevision: revision,
@@ -154,7 +155,7 @@ function commandFor(step: Step, full: FullJob): Command {
   }
   const known = full.parts.find((each) => each.id === step.id);
   const shared = {
-    commandId: newCommandId(),
+    commandId: newId(),
     jobId,
     target: step.id,
     baseRevision: known?.revision ?? outbox.lastRevision(step.id),

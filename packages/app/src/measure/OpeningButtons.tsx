@@ -5,6 +5,7 @@ import { Button } from "../components/Button";
 import { Faint, Warning } from "../components/Text";
 import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
+import { newId } from "../sync/newId";
 
 const KINDS: readonly { kind: Opening["kind"]; label: string }[] = [
   { kind: "door", label: "Door" },
@@ -16,7 +17,7 @@ export function OpeningButtons({ wall, onAdded }: { wall: StudWall; onAdded: (id
   const { context, savePart } = useJob();
   const [refusal, setRefusal] = useState<string>();
   const add = (kind: Opening["kind"]) => {
-    const id = crypto.randomUUID().slice(0, 8);
+    const id = newId().slice(0, 8);
     const opening = newOpening(wall, kind, id, context);
     setRefusal(
       opening

@@ -6,6 +6,7 @@ import { DrawingCanvas } from "../components/DrawingCanvas";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { Plus } from "../icons";
 import { useJob } from "../job/JobContext";
+import { newId } from "../sync/newId";
 import { JobFileButton } from "./JobFileButton";
 
 /** The parts of the job by storey. */
@@ -14,7 +15,7 @@ export function PartsScreen() {
   const router = useRouter();
   const storeys = [...new Set(parts.map((part) => part.storey))];
   const add = () => {
-    const wall = studWallKind.defaults(crypto.randomUUID(), `Wall ${parts.length + 1}`, context);
+    const wall = studWallKind.defaults(newId(), `Wall ${parts.length + 1}`, context);
     savePart(wall);
     router.push(`/jobs/${record.id}/measure/${wall.id}?figure=length` as Href);
   };

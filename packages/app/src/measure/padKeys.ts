@@ -46,10 +46,12 @@ export function typeKey(text: string, key: PadKey): string {
     const open = text.split("(").length - text.split(")").length;
     return open > 0 && /[\d'"m)]\s*$/.test(text) ? `${text})` : `${text}(`;
   }
-  // A fraction stands apart from whole inches, but not from a feet mark or from nothing.
-  if (key.types.startsWith(" ") && /^$|\s$|['(]$/.test(text)) return `${text}${key.types.trimStart()}`;
+  // Nothing stands apart from nothing; a fraction stands apart from whole inches, but not from a feet mark.
+  const isFraction = key.types.includes("/");
+  if (key.types.startsWith(" ") && (/^$|\s$|\($/.test(text) || (isFraction && text.endsWith("'"))))
+    return `${text}${key.types.trimStart()}`;
   return `${text}${key.types}`;
 }
 
-/** Takes off the last thing typed: a sign goes with the spaces round it. */
-export const rubOut = (text: string): string => text.replace(/( [+−×÷] | mm| m|.)$/u, "");
+/** Takes off what the last key typed: a sign goes with the spaces round it, a fraction whole. */
+export const rubOut = (text: string): string => text.replace(/( [+−×÷] | mm| m| ?\d+\/\d+|.)$/u, "");

@@ -8,6 +8,7 @@ import { Body, Faint, Figure, Title } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
+import { newId } from "../sync/newId";
 
 const KIND_LABELS = { material: "Material", labour: "Labour", plant: "Plant", subcontract: "Subcontract" };
 const formSchema = extraSchema.omit({ id: true });
@@ -20,7 +21,7 @@ export function Extras({ pricing }: { pricing: Pricing }) {
   const { control, handleSubmit, reset } = useForm<Form>({ resolver: zodResolver(formSchema), defaultValues: EMPTY });
   const set = (extras: Extra[]) => changeJob({ pricing: { ...pricing, extras } });
   const add = handleSubmit((form) => {
-    set([...pricing.extras, { id: crypto.randomUUID(), ...form }]);
+    set([...pricing.extras, { id: newId(), ...form }]);
     reset(EMPTY);
   });
   return (

@@ -15,7 +15,8 @@ import { Waiting } from "../components/Waiting";
 import { Download, Stamp } from "../icons";
 import { useJob, useOutbox } from "../job/JobContext";
 import { NoCosts } from "../price/NoCosts";
-import { newCommandId, syncState } from "../sync/outbox";
+import { newId } from "../sync/newId";
+import { syncState } from "../sync/outbox";
 import { useWide } from "../theme/useWide";
 import { IssuedQuotes } from "./IssuedQuotes";
 import { PaperPage } from "./PaperPage";
@@ -72,7 +73,7 @@ function Actions({ empty }: { empty: boolean }) {
   };
   const issue = () =>
     attempt(async () => {
-      await ask(quoteRecordSchema, "POST", `/jobs/${record.id}/quotes`, { commandId: newCommandId() });
+      await ask(quoteRecordSchema, "POST", `/jobs/${record.id}/quotes`, { commandId: newId() });
       await quotes.mutate();
     });
   const waiting = sync !== "saved";

@@ -1,7 +1,9 @@
 import AsyncStorage from "@react-native-async-storage/async-storage";
 import { z } from "zod";
 import { ApiProblem, NoAnswer } from "../api/client";
+import { jobRecordSchema, partRecordSchema } from "../api/records";
 import { type Command, commandSchema, type Stuck } from "./command";
+import { newId } from "./newId";
 import { type Confirmed, send } from "./send";
 
 const STORAGE_KEY = "wide-porch/outbox";
@@ -31,7 +33,8 @@ export class Outbox {
   private sending: string | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(private readonly onConfirmed: (command: Command, confirmed: Confirmed) => void) {}
+  /** `onConfirmed` gets the server's state of a record, or undefined when it must be asked for anew. */
+  constructor(private readonly onConfirmed: (command: Command, confirmed: Confirmed | undefined) => void) {}
 
   readonly subscribe = (listener: Listener): (() => void) => {
     this.listeners.add(listener);
@@ -77,8 +80,9 @@ export class Outbox {
     const commands = this.view.commands.flatMap((command): Command[] => {
       if (command.target !== stuck.command.target) return [command];
       if (choice === "theirs" || !revision.success) return [];
-      return [{ ...command, commandId: newCommandId(), baseRevision: revision.data.revision }];
+      return [{ ...command, commandId: newId(), baseRevision: revision.data.revision }];
     });
+    if (choice === "theirs") this.onConfirmed(stuck.command, theirsOf(stuck.current));
     this.set({ commands, stuck: undefined });
     void this.flush();
   }
@@ -128,7 +132,13 @@ export class Outbox {
   }
 }
 
-export const newCommandId = (): string => crypto.randomUUID();
+/** The newer state that came with a conflict; nothing where the server had none to show. */
+function theirsOf(current: unknown): Confirmed | undefined {
+  const part = partRecordSchema.safeParse(current);
+  if (part.success) return { revision: part.data.revision, part: part.data };
+  const job = jobRecordSchema.safeParse(current);
+  return job.success ? { revision: job.data.revision, job: job.data } : undefined;
+}
 
 /** The later change of a record says it all, but for a job's, whose fields add up. It keeps the earlier base. */
 function mergeOnto(waiting: Command | undefined, next: Command): Command {

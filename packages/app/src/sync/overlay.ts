@@ -18,15 +18,15 @@ function withJobChanges(record: JobRecord, command: Extract<Command, { kind: "pa
   return { ...record, job: { ...record.job, ...command.changes } };
 }
 
+function withCommand(full: FullJob, command: Command): FullJob {
+  if (command.kind === "patch-job") return { job: withJobChanges(full.job, command), parts: full.parts };
+  const known = full.parts.find((each) => each.id === command.target);
+  if (command.kind === "bin-part") return { job: full.job, parts: full.parts.filter((each) => each !== known) };
+  const record = { id: command.target, revision: known?.revision ?? 0, binned: false, part: command.part };
+  return { job: full.job, parts: withPart(full.parts, record) };
+}
+
 /** A job as it stands on this device: what the server knows, and over it what is on its way. */
 export function withPending(full: FullJob, commands: readonly Command[]): FullJob {
-  return commands
-    .filter((command) => command.jobId === full.job.id)
-    .reduce<FullJob>((current, command) => {
-      if (command.kind === "patch-job") return { ...current, job: withJobChanges(current.job, command) };
-      const known = current.parts.find((each) => each.id === command.target);
-      if (command.kind === "bin-part") return { ...current, parts: current.parts.filter((each) => each !== known) };
-      const record = { id: command.target, revision: known?.revision ?? 0, binned: false, part: command.part };
-      return { ...current, parts: withPart(current.parts, record) };
-    }, full);
+  return commands.filter((command) => command.jobId === full.job.id).reduce(withCommand, full);
 }

@@ -1,0 +1,27 @@
+import { resolve } from "node:path";
+import { defineConfig } from "@playwright/test";
+import { CHROMIUM_FLAGS } from "./support/chromium";
+
+const phone = { width: 390, height: 844 };
+const wide = { width: 1280, height: 800 };
+
+export default defineConfig({
+  testDir: ".",
+  testMatch: "*.spec.ts",
+  globalSetup: "./support/globalSetup.ts",
+  outputDir: resolve(__dirname, "../.test-data/playwright"),
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  workers: 2,
+  fullyParallel: true,
+  reporter: [["list"], ["json", { outputFile: resolve(__dirname, "../.test-data/playwright.json") }]],
+  use: {
+    launchOptions: { executablePath: "/usr/bin/chromium", args: CHROMIUM_FLAGS },
+    acceptDownloads: true,
+    locale: "en-GB",
+  },
+  projects: [
+    { name: "phone", use: { viewport: phone, hasTouch: true } },
+    { name: "wide", use: { viewport: wide }, testMatch: ["line.spec.ts", "screens.spec.ts"] },
+  ],
+});

@@ -1,0 +1,114 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
+import { freePort, runStartCommand } from "./support/startCommand";
+
+test("entries outlive a reload, a killed server and no signal", async ({ page }) => {
+  test.setTimeout(180_000);
+  const dataFolder = mkdtempSync(join(tmpdir(), "wide porch kill "));
+  const port = await freePort();
+  let running = await runStartCommand(dataFolder, port);
+  try {
+    await signIn(page, running.address, ROS);
+    await startJob(page, "Survivor");
+    await page.getByRole("button", { name: "Add a stud wall" }).click();
+    await enter(page, "Length", "12'");
+    await saved(page);
+
+    // Kill everything at once, the database too: nothing gets to say goodbye.
+    const { pid } = JSON.parse(readFileSync(join(dataFolder, "running.json"), "utf8"));
+    const servers = execFileSync("pgrep", ["-P", String(running.child.pid)], { encoding: "utf8" })
+      .trim()
+      .split("\n");
+    for (const each of [running.child.pid ?? 0, ...servers.map(Number), pid]) {
+      try {
+        process.kill(each, "SIGKILL");
+      } catch {
+        // Already gone with its parent.
+      }
+    }
+    await enter(page, "Height", "9'");
+    await expect(page.getByRole("status", { name: "Entries: On this device" })).toBeVisible();
+    await expect(page.getByTestId("live-count")).toHaveText(/^10 studs/);
+
+    running = await runStartCommand(dataFolder, port);
+    await saved(page);
+    await page.reload();
+    await expect(page.getByRole("button", { name: "Height: 9' 0\"" })).toBeVisible();
+    await expect(page.getByRole("button", { name: "Length: 12' 0\"" })).toBeVisible();
+  } finally {
+    await running.stop();
+    rmSync(dataFolder, { recursive: true, force: true });
+  }
+});
+
+test("an entry made without signal survives a reload before it is sent", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "No signal");
+  await page.getByRole("button", { name: "Add a stud wall" }).click();
+  await enter(page, "Length", "12'");
+  await saved(page);
+  await page.route("**/parts/**", (route) => route.abort());
+  await enter(page, "Height", "9'");
+  await expect(page.getByRole("status", { name: "Entries: On this device" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("button", { name: "Height: 9' 0\"" })).toBeVisible();
+  await page.unroute("**/parts/**");
+  await saved(page);
+});
+
+test("two people changing one wall: both versions are there until someone chooses", async ({
+  page,
+  browser,
+  address,
+}) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "Two tapes");
+  await page.getByRole("button", { name: "Add a stud wall" }).click();
+  await enter(page, "Length", "12'");
+  await saved(page);
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const other = await context.newPage();
+  await signIn(other, address, /Piet Marrow/);
+  await other.goto(page.url().replace(/\?.*/, ""));
+  await other.getByRole("button", { name: /^Length: 12' 0"/ }).click();
+  await enter(other, "Length", "13'");
+  await saved(other);
+  await enter(page, "Height", "9'");
+  await expect(page.getByRole("status", { name: "Entries: Needs you" })).toBeVisible();
+  await page.getByRole("button", { name: "Take theirs" }).click();
+  await expect(page.getByRole("button", { name: "Length: 13' 0\"" })).toBeVisible();
+  await saved(page);
+  await context.close();
+});
+
+test("a job leaves as a file and comes back; a broken one changes nothing", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await page
+    .getByText(/Lantern House/)
+    .first()
+    .click();
+  const downloading = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Download the job as a file" }).click();
+  const file = JSON.parse(readFileSync(await (await downloading).path(), "utf8"));
+  const folder = mkdtempSync(join(tmpdir(), "wide-porch-files-"));
+  const write = (name: string, text: string) => {
+    writeFileSync(join(folder, name), text);
+    return join(folder, name);
+  };
+  await page.getByRole("button", { name: "Back to jobs" }).click();
+  const input = page.locator("input[type=file]");
+  await input.setInputFiles(write("broken.json", "{ not json"));
+  await expect(page.getByText("broken.json was not brought in, and nothing was changed")).toBeVisible();
+  file.parts[1].height.valueNm = "tall";
+  await input.setInputFiles(write("tall.json", JSON.stringify(file)));
+  await expect(page.getByText("parts.1.height.valueNm", { exact: false })).toBeVisible();
+  file.parts[1].height.valueNm = file.parts[0].height.valueNm;
+  file.job.title = "Lantern House, brought back";
+  await input.setInputFiles(write("good.json", JSON.stringify(file)));
+  await expect(page.getByRole("heading", { name: "Lantern House, brought back" })).toBeVisible();
+  await place(page, "Quote");
+  await expect(page.getByText(/^\d{4}-0001$/).first()).toBeVisible();
+});

@@ -1,0 +1,112 @@
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { expect, JUNO, ROS, signIn, test } from "./support/app";
+
+async function axeFindsNothing(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa", "best-practice"])
+    .analyze();
+  const told = violations.map(
+    (each) => `${what}: ${each.id}: ${each.nodes.map((node) => node.html.slice(0, 160)).join(" | ")}`,
+  );
+  expect(told).toEqual([]);
+}
+
+for (const colorScheme of ["light", "dark"] as const) {
+  test.describe(`in ${colorScheme}`, () => {
+    test.use({ colorScheme });
+
+    test("axe finds nothing wrong on any screen", async ({ page, address }) => {
+      await page.goto(address);
+      await expect(page.getByRole("button", { name: ROS })).toBeVisible();
+      await axeFindsNothing(page, "sign in");
+      await signIn(page, address, ROS);
+      await expect(page.getByText("Quillmoor pottery studio")).toBeVisible();
+      await axeFindsNothing(page, "jobs");
+      await page.goto(`${address}/jobs/new`);
+      await page.getByRole("button", { name: "Start measuring" }).click();
+      await expect(page.getByText("Give the job a name.")).toBeVisible();
+      await axeFindsNothing(page, "new job with problems");
+      await page.goto(`${address}/price-list`);
+      await expect(page.getByText("2 × 12 sawn softwood")).toBeVisible();
+      await axeFindsNothing(page, "price list");
+      await page.goto(`${address}/jobs`);
+      await page.getByText("Lantern House: boot room", { exact: false }).click();
+      await expect(page.getByText("Drying cupboard")).toBeVisible();
+      await axeFindsNothing(page, "measure");
+      const job = page.url().replace(/\/measure.*/, "");
+      await page.getByText("House wall").click();
+      await expect(page.getByTestId("live-count")).toBeVisible();
+      await axeFindsNothing(page, "wall");
+      await page.getByRole("button", { name: "Length: 24' 0\"" }).click();
+      await page.getByRole("textbox", { name: "Length" }).fill("24' +");
+      await axeFindsNothing(page, "tape pad");
+      await page.goto(`${job}/count`);
+      await page
+        .getByRole("button", { name: /^Studs/ })
+        .first()
+        .click();
+      await expect(page.getByText("layout positions along", { exact: false })).toBeVisible();
+      await axeFindsNothing(page, "count with its working");
+      await page.goto(`${job}/price`);
+      await page.getByRole("button", { name: /^Materials/ }).click();
+      await axeFindsNothing(page, "price");
+      await page.goto(`${job}/quote`);
+      await expect(
+        page
+          .getByText("2026-0001")
+          .or(page.getByText(/^\d{4}-0001$/))
+          .first(),
+      ).toBeVisible();
+      await axeFindsNothing(page, "quote");
+      await page.getByRole("button", { name: /open points$/ }).click();
+      await expect(page.getByRole("heading", { name: "Open points" })).toBeVisible();
+      await axeFindsNothing(page, "open points");
+      await page.goto(`${address}/no/such/place`);
+      await expect(page.getByText("There is nothing at this address")).toBeVisible();
+      await axeFindsNothing(page, "nothing here");
+    });
+  });
+}
+
+test("crew see no costs anywhere", async ({ page, address }) => {
+  await signIn(page, address, JUNO);
+  await expect(page.getByRole("button", { name: "Start a job" })).toHaveCount(0);
+  await page.getByText("Lantern House: boot room", { exact: false }).click();
+  await expect(page.getByText("Drying cupboard")).toBeVisible();
+  const navigation = page.getByRole("navigation", { name: "Job" });
+  await expect(navigation.getByRole("link")).toHaveCount(2);
+  const job = page.url().replace(/\/measure.*/, "");
+  await page.goto(`${job}/count`);
+  await page.getByRole("radio", { name: "Show: As ordered" }).click();
+  await expect(page.getByText("Structural panel", { exact: false })).toBeVisible();
+  await expect(page.getByText("$")).toHaveCount(0);
+  for (const place of ["price", "quote"]) {
+    await page.goto(`${job}/${place}`);
+    await expect(page.getByText("Costs are not shown here")).toBeVisible();
+  }
+});
+
+test("has a title, a language, a manifest and icons", async ({ page, address, request }) => {
+  await page.goto(address);
+  await expect(page).toHaveTitle("Wide Porch");
+  await expect(page.locator("html")).toHaveAttribute("lang", "en");
+  const manifest = await (await request.get(`${address}/manifest.json`)).json();
+  for (const icon of manifest.icons) expect((await request.get(`${address}${icon.src}`)).ok()).toBe(true);
+  const home = await request.get(address);
+  expect(home.headers()["content-security-policy"]).toContain("default-src 'self'");
+});
+
+test("another company's or a made-up job says so", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await page.goto(`${address}/jobs/00000000-0000-4000-8000-000000000000/measure`);
+  await expect(page.getByText("There is no such job")).toBeVisible();
+});
+
+test("a wrong password is told without a way in", async ({ page, address }) => {
+  await page.goto(address);
+  await page.getByLabel("Email").fill("ros@fernhollow.example");
+  await page.getByLabel("Password").fill("wrong");
+  await page.getByRole("button", { name: "Sign in", exact: true }).click();
+  await expect(page.getByText("do not go together", { exact: false })).toBeVisible();
+});

@@ -1,0 +1,55 @@
+import { test as base, expect, type Page } from "@playwright/test";
+
+/** Chromium notes each answer above 399 in the console by itself; what the page itself reports is what counts. */
+const FROM_THE_NETWORK = /Failed to load resource/;
+
+/** A page that fails its test when anything is reported to the console as an error. */
+export const test = base.extend<{ address: string }>({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the parameter's shape
+  address: async ({}, use) => {
+    await use(process.env.WIDE_PORCH_ADDRESS ?? "");
+  },
+  page: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.on("console", (message) => {
+      if (message.type() === "error" && !FROM_THE_NETWORK.test(message.text())) errors.push(message.text());
+    });
+    page.on("pageerror", (error) => errors.push(error.message));
+    await use(page);
+    expect(errors).toEqual([]);
+  },
+});
+
+export { expect };
+
+export async function signIn(page: Page, address: string, person: RegExp): Promise<void> {
+  await page.goto(address);
+  await page.getByRole("button", { name: person }).click();
+  await expect(page.getByRole("heading", { name: "Jobs" })).toBeVisible();
+}
+
+export const ROS = /Ros Adeyemi-Lund/;
+export const JUNO = /Juno Vale/;
+
+export async function startJob(page: Page, title: string, metric = false): Promise<void> {
+  await page.getByRole("button", { name: "Start a job" }).click();
+  await page.getByLabel("What is the job?").fill(title);
+  await page.getByLabel("Customer").fill("Percival Thistlewood");
+  await page.getByLabel("Site").fill("The Old Forge, Marlcroft");
+  if (metric) await page.getByRole("radio", { name: "Measuring system: Metric" }).click();
+  await page.getByRole("button", { name: "Start measuring" }).click();
+  await expect(page.getByRole("heading", { name: title })).toBeVisible();
+}
+
+export const place = (page: Page, name: "Measure" | "Count" | "Price" | "Quote") =>
+  page.getByRole("navigation", { name: "Job" }).getByRole("link", { name }).click();
+
+/** Types one entry into the open tape pad and goes on. */
+export async function enter(page: Page, label: string, typed: string): Promise<void> {
+  const field = page.getByRole("form", { name: "Tape pad" }).getByRole("textbox", { name: label });
+  await expect(field).toBeVisible();
+  await field.fill(typed);
+  await field.press("Enter");
+}
+
+export const saved = (page: Page) => expect(page.getByRole("status", { name: "Entries: Saved" })).toBeVisible();
