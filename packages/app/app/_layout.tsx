@@ -14,7 +14,6 @@ import { FONTS } from "../src/theme/fonts";
 export default function Root() {
   useFonts(FONTS);
   useEffect(() => {
-    void outbox.load();
     const flush = () => void outbox.flush();
     window.addEventListener("online", flush);
     return () => window.removeEventListener("online", flush);
@@ -32,7 +31,8 @@ function Gate() {
   const session = useSession();
   const pathname = usePathname();
   useEffect(() => {
-    if (session.data) void outbox.flush();
+    if (session.data) void outbox.open(session.data.user.id);
+    if (session.data === null) outbox.close();
   }, [session.data]);
   if (session.data === undefined) {
     return <Pending error={session.error} what="your company" retry={() => void session.mutate()} />;

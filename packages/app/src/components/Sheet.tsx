@@ -19,7 +19,9 @@ export function Sheet({ open, onClose, title, children }: Props) {
           style={{ zIndex: 50 }}
         >
           <View className="flex-row items-center justify-between border-b border-rule py-1 pl-4 pr-1">
-            <Dialog.Title className="flex-1 font-display text-lg text-ink">{title}</Dialog.Title>
+            <Dialog.Title role="heading" aria-level={2} className="flex-1 font-display text-lg text-ink">
+              {title}
+            </Dialog.Title>
             <Dialog.Close aria-label="Close" className="h-12 w-12 items-center justify-center">
               <X size={22} color={colour("ink")} aria-hidden />
             </Dialog.Close>

@@ -1,5 +1,5 @@
 import { type Href, Link, usePathname, useRouter } from "expo-router";
-import { type PropsWithChildren, useEffect } from "react";
+import type { PropsWithChildren } from "react";
 import { Pressable, View } from "react-native";
 import { seesCosts, useSession } from "../api/session";
 import { IconButton } from "../components/Button";
@@ -9,6 +9,7 @@ import { useTokens } from "../theme/useTokens";
 import { useWide } from "../theme/useWide";
 import { useJob } from "./JobContext";
 import { OpenPointsMark } from "./OpenPoints";
+import { Shortcuts } from "./Shortcuts";
 import { StuckNotice } from "./StuckNotice";
 import { SyncMark } from "./SyncMark";
 
@@ -29,13 +30,13 @@ export function JobFrame({ children }: PropsWithChildren) {
   const session = useSession().data;
   const places = PLACES.filter((place) => !place.costs || (session && seesCosts(session)));
   const onPart = /\/measure\/[^/]+/.test(pathname);
-  useUndoKeys();
   return (
     <View className={`flex-1 bg-paper ${wide ? "flex-row" : ""}`}>
       {wide ? <Rail places={places} jobId={record.id} pathname={pathname} /> : null}
       <View className="min-h-0 flex-1">
         <Header backTo={onPart ? `/jobs/${record.id}/measure` : "/jobs"} />
         <StuckNotice />
+        <Shortcuts />
         <View role="main" className="min-h-0 flex-1">
           {children}
         </View>
@@ -43,22 +44,6 @@ export function JobFrame({ children }: PropsWithChildren) {
       {wide ? null : <BottomBar places={places} jobId={record.id} pathname={pathname} />}
     </View>
   );
-}
-
-function useUndoKeys(): void {
-  const { undo, redo } = useJob();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
-      // In a field the browser's own undo is meant.
-      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
-      event.preventDefault();
-      if (event.shiftKey) redo?.();
-      else undo?.();
-    };
-    document.addEventListener("keydown", onKey);
-    return () => document.removeEventListener("keydown", onKey);
-  }, [undo, redo]);
 }
 
 function Header({ backTo }: { backTo: string }) {

@@ -7,6 +7,7 @@ import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { Plus } from "../icons";
 import { useJob } from "../job/JobContext";
 import { newId } from "../sync/newId";
+import { JobDetails } from "./JobDetails";
 import { JobFileButton } from "./JobFileButton";
 
 /** The parts of the job by storey. */
@@ -44,7 +45,10 @@ export function PartsScreen() {
             </View>
           </View>
         ))}
-        <JobFileButton />
+        <View className="gap-1">
+          <JobDetails />
+          <JobFileButton />
+        </View>
       </ScrollView>
       <View className="absolute bottom-4 left-0 right-0 items-center px-4">
         <Button label="Add a stud wall" icon={Plus} className="w-full max-w-sm shadow-md" onPress={add} />

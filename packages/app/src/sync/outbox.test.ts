@@ -39,9 +39,10 @@ const settled = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 async function newOutbox() {
   const onConfirmed = jest.fn();
-  const outbox = new Outbox(onConfirmed);
-  await outbox.load();
-  return { outbox, onConfirmed };
+  const onSignedOut = jest.fn();
+  const outbox = new Outbox(onConfirmed, onSignedOut);
+  await outbox.open("ros");
+  return { outbox, onConfirmed, onSignedOut };
 }
 
 beforeEach(() => {
@@ -129,5 +130,23 @@ describe("the outbox", () => {
     outbox.settle("theirs");
     expect(outbox.read().commands).toEqual([]);
     expect(onConfirmed).toHaveBeenLastCalledWith(expect.anything(), { revision: 7, part: theirs });
+  });
+
+  it("keeps one person's unsent changes from the next who signs in on the device", async () => {
+    const { outbox, onSignedOut } = await newOutbox();
+    sendMock.mockRejectedValueOnce(new ApiProblem(401, "Sign in first", [], undefined));
+    outbox.add(put("unsent"));
+    await settled();
+    expect(onSignedOut).toHaveBeenCalledTimes(1);
+    outbox.close();
+    await outbox.open("piet");
+    expect(outbox.read().commands).toEqual([]);
+    sendMock.mockResolvedValue(confirmed(2));
+    await outbox.open("ros");
+    await settled();
+    expect(sendMock).toHaveBeenLastCalledWith(
+      expect.objectContaining({ part: expect.objectContaining({ name: "unsent" }) }),
+    );
+    expect(syncState(outbox.read())).toBe("saved");
   });
 });

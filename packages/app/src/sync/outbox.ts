@@ -1,12 +1,13 @@
 import AsyncStorage from "@react-native-async-storage/async-storage";
 import { z } from "zod";
-import { ApiProblem, NoAnswer } from "../api/client";
+import { ApiProblem } from "../api/client";
 import { jobRecordSchema, partRecordSchema } from "../api/records";
 import { type Command, commandSchema, type Stuck } from "./command";
 import { newId } from "./newId";
 import { type Confirmed, send } from "./send";
 
-const STORAGE_KEY = "wide-porch/outbox";
+/** Each person's changes lie apart: who signs in next on this device does not send another's. */
+const storageKey = (owner: string): string => `wide-porch/outbox/${owner}`;
 const RETRY_MS = 2500;
 
 export type SyncState = "saved" | "sending" | "on-device" | "needs-you";
@@ -30,11 +31,15 @@ export class Outbox {
   /** Commands that may have reached the server: they are repeated as they are, so that its note of them holds. */
   private readonly tried = new Set<string>();
   private readonly revisions = new Map<string, number>();
+  private owner: string | undefined;
   private sending: string | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   /** `onConfirmed` gets the server's state of a record, or undefined when it must be asked for anew. */
-  constructor(private readonly onConfirmed: (command: Command, confirmed: Confirmed | undefined) => void) {}
+  constructor(
+    private readonly onConfirmed: (command: Command, confirmed: Confirmed | undefined) => void,
+    private readonly onSignedOut: () => void,
+  ) {}
 
   readonly subscribe = (listener: Listener): (() => void) => {
     this.listeners.add(listener);
@@ -48,14 +53,26 @@ export class Outbox {
     return this.revisions.get(target) ?? 0;
   }
 
-  async load(): Promise<void> {
-    if (this.view.loaded) return;
-    const stored = await AsyncStorage.getItem(STORAGE_KEY);
+  /** Takes up what a person left unsent on this device. */
+  async open(owner: string): Promise<void> {
+    if (this.owner === owner) {
+      void this.flush();
+      return;
+    }
+    this.owner = owner;
+    this.set({ loaded: false, commands: [], stuck: undefined, offline: false });
+    const stored = await AsyncStorage.getItem(storageKey(owner));
     const read = z.array(commandSchema).safeParse(stored === null ? [] : JSON.parse(stored));
     const kept = read.success ? read.data : [];
     for (const command of kept) this.tried.add(command.commandId);
-    this.set({ loaded: true, commands: [...kept, ...this.view.commands] });
+    this.set({ loaded: true, commands: kept });
     void this.flush();
+  }
+
+  /** On signing out. What is unsent stays on the device for when the same person is back. */
+  close(): void {
+    this.owner = undefined;
+    this.set({ loaded: false, commands: [], stuck: undefined, offline: false });
   }
 
   add(command: Command): void {
@@ -119,15 +136,17 @@ export class Outbox {
       this.set({ stuck: { command, reason, message: error.message, current: error.current }, offline: false });
       return;
     }
-    this.set({ offline: error instanceof NoAnswer || (error instanceof ApiProblem && error.status !== 401) });
+    this.set({ offline: true });
+    if (error instanceof ApiProblem && error.status === 401) this.onSignedOut();
     clearTimeout(this.timer);
     this.timer = setTimeout(() => void this.flush(), RETRY_MS);
   }
 
   private set(change: Partial<OutboxView>): void {
-    const commandsChanged = change.commands !== undefined && change.commands !== this.view.commands;
-    this.view = { ...this.view, ...change };
-    if (commandsChanged && this.view.loaded) void AsyncStorage.setItem(STORAGE_KEY, JSON.stringify(this.view.commands));
+    const before = this.view;
+    this.view = { ...before, ...change };
+    const keep = before.loaded && this.view.loaded && before.commands !== this.view.commands;
+    if (keep && this.owner) void AsyncStorage.setItem(storageKey(this.owner), JSON.stringify(this.view.commands));
     for (const listener of this.listeners) listener();
   }
 }

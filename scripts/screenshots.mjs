@@ -1,0 +1,97 @@
+import { mkdirSync } from "node:fs";
+import { launchChromium } from "./lib/chromium.mjs";
+import { withDemoServer } from "./lib/demoServer.mjs";
+import { inRoot } from "./lib/paths.mjs";
+
+/** One picture of each main view, from the demo data, into docs/screenshots. */
+const folder = inRoot("docs/screenshots");
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+async function openLanternHouse(page, address) {
+  await page.goto(address);
+  await page.getByRole("button", { name: /Ros Adeyemi-Lund/ }).click();
+  await page.getByText("Lantern House").click();
+  await page.getByText("Drying cupboard").waitFor();
+  return page.url().replace(/\/measure.*/, "");
+}
+
+async function phone(browser, address) {
+  const page = await (await browser.newContext({ viewport: PHONE })).newPage();
+  const take = async (name) => {
+    await page.waitForTimeout(700);
+    await page.screenshot({ path: `${folder}/${name}.png` });
+  };
+  await page.goto(address);
+  await page.getByText("Juno Vale").waitFor();
+  await take("sign-in");
+  const job = await openLanternHouse(page, address);
+  await take("measure");
+  await page.getByText("Garden side").click();
+  await page.getByTestId("live-count").waitFor();
+  await take("wall");
+  await page.getByRole("button", { name: /^Window 1, Rough width/ }).click();
+  await page.getByRole("textbox").fill("3'2 1/2 + 1 1/4");
+  await take("tape-pad");
+  await page.goto(`${job}/count`);
+  await page
+    .getByRole("button", { name: /^Studs/ })
+    .first()
+    .click();
+  await take("working-sheet");
+  await page.goto(`${job}/price`);
+  await page.getByTestId("price-total").waitFor();
+  await take("price");
+  await page.goto(`${job}/quote`);
+  await page.getByTestId("quote-total").waitFor();
+  await take("quote");
+  await page.goto(`${address}/jobs`);
+  await page.getByText("Quillmoor").waitFor();
+  await take("jobs");
+  await page.goto(`${address}/price-list`);
+  await page.getByText("2 × 12 sawn softwood").waitFor();
+  await take("price-list");
+}
+
+async function wide(browser, address) {
+  const page = await (await browser.newContext({ viewport: WIDE })).newPage();
+  const take = async (name) => {
+    await page.waitForTimeout(700);
+    await page.screenshot({ path: `${folder}/${name}.png` });
+  };
+  const job = await openLanternHouse(page, address);
+  await page.getByText("House wall").click();
+  await page.getByTestId("live-count").waitFor();
+  await take("wall-wide");
+  await page.goto(`${job}/count`);
+  await page
+    .getByRole("button", { name: /^Headers/ })
+    .first()
+    .click();
+  await take("count-wide");
+  await page.goto(`${job}/price`);
+  await page.getByTestId("price-total").waitFor();
+  await take("price-wide");
+}
+
+async function dark(browser, address) {
+  const page = await (await browser.newContext({ viewport: PHONE, colorScheme: "dark" })).newPage();
+  await openLanternHouse(page, address);
+  await page.getByText("House wall").click();
+  await page.getByTestId("live-count").waitFor();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: `${folder}/wall-dark.png` });
+}
+
+mkdirSync(folder, { recursive: true });
+await withDemoServer(async (address) => {
+  const browser = await launchChromium();
+  try {
+    await phone(browser, address);
+    await wide(browser, address);
+    await dark(browser, address);
+  } finally {
+    await browser.close();
+  }
+});
+console.log(`Pictures are in ${folder}`);
