@@ -30,12 +30,20 @@ export const DARK: Record<ColourName, string> = {
   "clay-wash": "68 42 30",
 };
 
+const PLATE = "#c89b5e";
+const CRIPPLE = "#eed7af";
+
+/** By what a shape stands for. */
 export const TIMBER = {
-  plate: "#c89b5e",
+  "bottom-plate": PLATE,
+  "top-plate": PLATE,
+  "cap-plate": PLATE,
+  "flat-plate": PLATE,
   stud: "#e6c894",
   king: "#d3a96d",
   jack: "#dcb880",
-  cripple: "#eed7af",
+  "cripple-above": CRIPPLE,
+  "cripple-below": CRIPPLE,
   header: "#a8713a",
   sill: "#bd8b4b",
   sheet: "#f1e6cc",

@@ -5,11 +5,15 @@ import type { Nanometres } from "../units";
 export type DrawnRole =
   | "outline"
   | "opening"
-  | "plate"
+  | "bottom-plate"
+  | "top-plate"
+  | "cap-plate"
+  | "flat-plate"
   | "stud"
   | "king"
   | "jack"
-  | "cripple"
+  | "cripple-above"
+  | "cripple-below"
   | "header"
   | "sill"
   | "sheet";

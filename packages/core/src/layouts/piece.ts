@@ -9,7 +9,7 @@ export type FramingPiece = Rectangle & {
   readonly sectionId: string;
   readonly cutLengthNm: Nanometres;
   /** The opening it frames, if any. */
-  readonly openingId?: string;
+  readonly openingId?: string | undefined;
 };
 
 /** One placed piece of sheet, and which bought sheet it is cut from. Openings are cut out of its outline. */

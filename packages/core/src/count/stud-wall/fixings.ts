@@ -23,22 +23,28 @@ export function nailsInSheet(
   return edge + supportsInside * Math.max(0, spacesIn(sheet.heightNm, spacing.fieldSpacingNm) - 1);
 }
 
-function nailLine(
-  wall: StudWall,
-  joint: string,
-  line: { id: string; itemCode: string; quantity: number; pieceIds: readonly string[]; working: Working },
-): CountLine {
-  return {
-    ...line,
-    id: `${wall.id}/nails/${line.id}`,
-    partId: wall.id,
-    partName: wall.name,
-    trade: "Fixings",
-    description: joint,
-    unit: "nail",
-    cutLengthsNm: [],
-  };
-}
+type Nails = {
+  readonly key: string;
+  readonly joint: string;
+  readonly itemCode: string;
+  readonly quantity: number;
+  readonly pieceIds: readonly string[];
+  readonly working: Working;
+};
+
+const nailLine = (wall: StudWall, { key, joint, itemCode, quantity, pieceIds, working }: Nails): CountLine => ({
+  id: `${wall.id}/nails/${key}`,
+  partId: wall.id,
+  partName: wall.name,
+  trade: "Fixings",
+  description: joint,
+  itemCode,
+  quantity,
+  unit: "nail",
+  cutLengthsNm: [],
+  pieceIds,
+  working,
+});
 
 /** One line for each joint of the schedule that the wall has. */
 export function fixingLines(
@@ -51,17 +57,18 @@ export function fixingLines(
     const fastened = pieces.filter((piece) => fastening.roles.includes(piece.role));
     if (fastened.length === 0) return [];
     const quantity = fastened.reduce((sum, piece) => sum + nailsInPiece(fastening, piece.cutLengthNm), 0);
+    const { formula, withNumbers } = fixingFormula(fastening, fastened.length, quantity, system);
     const working: Working = {
       sentence: `${fastening.joint}: ${methodText(fastening, system)}.`,
-      ...fixingFormula(fastening, fastened.length, quantity, system),
+      formula,
+      withNumbers,
       steps: [{ label: "pieces fastened this way", value: String(fastened.length) }],
       from: [],
       source: fastening.source,
     };
     const pieceIds = fastened.map((piece) => piece.id);
-    return [
-      nailLine(wall, fastening.joint, { id: fastening.id, itemCode: fastening.itemCode, quantity, pieceIds, working }),
-    ];
+    const { id: key, joint, itemCode } = fastening;
+    return [nailLine(wall, { key, joint, itemCode, quantity, pieceIds, working })];
   });
 }
 
@@ -106,8 +113,9 @@ export function sheetNailLine(
     source: rule.source,
   };
   const pieceIds = sheets.map((sheet) => sheet.id);
-  return nailLine(wall, "Sheathing to studs", {
-    id: "sheathing",
+  return nailLine(wall, {
+    key: "sheathing",
+    joint: "Sheathing to studs",
     itemCode: rule.nailCode,
     quantity,
     pieceIds,

@@ -1,13 +1,11 @@
 import { type Assembly, assemblyFor, type Library, partContext } from "../../assemblies";
-import type { Drawing } from "../../drawing/drawing";
-import { type FramingPiece, layoutSheets, layoutStudWall, type SheetPiece } from "../../layouts";
+import { layoutSheets, layoutStudWall, type SheetPiece } from "../../layouts";
 import { openingRectangle, type PartContext, type StudWall, studWallKind } from "../../parts";
 import type { MeasuringSystem } from "../../units";
 import type { CountLine } from "../countLine";
 import type { PartCount } from "../partCount";
 import { fixingLines, sheetNailLine } from "./fixings";
 import { framingLines } from "./framing";
-import { ROLE_WORDS } from "./roles";
 import { sheathingLine } from "./sheathing";
 
 /** Counts one stud wall: lays it out and turns the pieces into lines. Never throws for what a person typed. */
@@ -31,7 +29,8 @@ export function countStudWall(wall: StudWall, system: MeasuringSystem, library: 
       ...fixingLines(wall, framing.pieces, assembly, system),
     ],
     pieces: [...framing.pieces, ...sheets],
-    drawing: withPieces(drawing, framing.pieces, sheets),
+    // Sheets lie behind the timber; a placed piece is drawn as it is.
+    drawing: { ...drawing, rectangles: [...drawing.rectangles, ...sheets, ...framing.pieces] },
     problems: framing.problems,
   };
 }
@@ -49,11 +48,3 @@ function sheetLines(
   if (sheets.length === 0) return [];
   return [sheathingLine(wall, sheets, assembly, system), sheetNailLine(wall, sheets, centresNm, assembly, system)];
 }
-
-function withPieces(measured: Drawing, pieces: readonly FramingPiece[], sheets: readonly SheetPiece[]): Drawing {
-  const drawn = pieces.map((piece) => ({ ...placeOf(piece), id: piece.id, role: ROLE_WORDS[piece.role].drawnAs }));
-  const drawnSheets = sheets.map((sheet) => ({ ...placeOf(sheet), id: sheet.id, role: sheet.role }));
-  return { ...measured, rectangles: [...measured.rectangles, ...drawnSheets, ...drawn] };
-}
-
-const placeOf = ({ xNm, yNm, widthNm, heightNm }: FramingPiece | SheetPiece) => ({ xNm, yNm, widthNm, heightNm });

@@ -13,12 +13,10 @@ export function layoutSheets(
 ): SheetPiece[] {
   const needed = courses(area, sheet).flatMap((cell) => cutOutFullWidth(cell, openings));
   const numbers = nestPieces(needed, sheet);
-  return needed.map((piece, index) => ({
-    ...piece,
-    id: `sheet-${index + 1}`,
-    role: "sheet",
-    sheetNumber: numbers[index] ?? 0,
-  }));
+  return needed.map(({ xNm, yNm, widthNm, heightNm }, index) => {
+    const sheetNumber = numbers[index] ?? 0;
+    return { id: `sheet-${index + 1}`, role: "sheet", sheetNumber, xNm, yNm, widthNm, heightNm };
+  });
 }
 
 function courses(area: Rectangle, sheet: { widthNm: Nanometres; heightNm: Nanometres }): Rectangle[] {

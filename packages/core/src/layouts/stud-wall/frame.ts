@@ -12,7 +12,7 @@ import {
   sectionOf,
   undersideOfTopPlatesNm,
 } from "../../parts";
-import type { Nanometres } from "../../units";
+import { type Nanometres, spacesIn } from "../../units";
 import type { FramingPiece } from "../piece";
 
 /** An opening with its jambs worked out. `outer` is the outside face of the king stud, or of the stud that serves as it. */
@@ -41,7 +41,8 @@ export type Frame = {
   /** Top of the bottom plates, and underside of the top plates. */
   readonly footNm: Nanometres;
   readonly undersideNm: Nanometres;
-  readonly spacingNm: Nanometres;
+  /** Centre of each layout position between the ends: 16 in, 32 in, … from the left end of the wall. */
+  readonly layoutCentresNm: readonly Nanometres[];
   readonly openings: readonly FramedOpening[];
 };
 
@@ -59,9 +60,14 @@ export function frameOf(wall: StudWall, rules: FramingRules, context: PartContex
     heightNm: wall.height.valueNm ?? 0,
     footNm: wall.parameters.bottomPlates.value * thicknessNm,
     undersideNm: undersideOfTopPlatesNm(wall, context),
-    spacingNm: wall.parameters.spacingNm.value,
+    layoutCentresNm: layoutCentres(lengthNm, wall.parameters.spacingNm.value),
     openings: frameOpenings(fromLeft(wall), thicknessNm, lengthNm),
   };
+}
+
+function layoutCentres(lengthNm: Nanometres, spacingNm: Nanometres): Nanometres[] {
+  const spaces = spacesIn(lengthNm, spacingNm);
+  return Array.from({ length: Math.max(0, spaces - 1) }, (_, index) => (index + 1) * spacingNm);
 }
 
 /** Kings stand outside the jacks; where an end stud or the neighbour's king already stands there, it serves as king. */
@@ -99,14 +105,17 @@ export function upright(
   openingId?: string,
 ): FramingPiece {
   const heightNm = toNm - fromNm;
-  const place = { xNm, yNm: fromNm, widthNm: frame.thicknessNm, heightNm };
+  const { thicknessNm: widthNm } = frame;
   return {
     id,
     role,
     sectionId: frame.section.id,
     cutLengthNm: heightNm,
-    ...place,
-    ...(openingId ? { openingId } : {}),
+    openingId,
+    xNm,
+    yNm: fromNm,
+    widthNm,
+    heightNm,
   };
 }
 
@@ -121,6 +130,16 @@ export function lying(
   openingId?: string,
 ): FramingPiece {
   const widthNm = toNm - fromNm;
-  const place = { xNm: fromNm, yNm, widthNm, heightNm: frame.thicknessNm };
-  return { id, role, sectionId: frame.section.id, cutLengthNm: widthNm, ...place, ...(openingId ? { openingId } : {}) };
+  const { thicknessNm: heightNm } = frame;
+  return {
+    id,
+    role,
+    sectionId: frame.section.id,
+    cutLengthNm: widthNm,
+    openingId,
+    xNm: fromNm,
+    yNm,
+    widthNm,
+    heightNm,
+  };
 }

@@ -5,7 +5,7 @@ import type { FramingPiece } from "../piece";
 import { frameOf } from "./frame";
 import { frameOpening } from "./openings";
 import { bottomPlates, topPlates } from "./plates";
-import { layoutCentres, type StudTally, studs } from "./studs";
+import { type StudTally, studs } from "./studs";
 
 export { headerFor } from "./openings";
 export { spliceSpan } from "./splice";
@@ -35,7 +35,7 @@ export function layoutStudWall(wall: StudWall, rules: FramingRules, context: Par
       ...openings.flatMap((opening) => opening.pieces),
     ],
     tally: placed.tally,
-    layoutCentresNm: layoutCentres(frame),
+    layoutCentresNm: frame.layoutCentresNm,
     problems: openings.flatMap((opening) => opening.problems),
   };
 }

@@ -4,7 +4,6 @@ import { type Problem, problem } from "../../problems/problem";
 import { formatLength, type Nanometres } from "../../units";
 import type { FramingPiece } from "../piece";
 import { type Frame, type FramedOpening, lying, upright } from "./frame";
-import { layoutCentres } from "./studs";
 
 /** The schedule's row for a width: the first that reaches it, or the last, which is then beyond the schedule. */
 export function headerFor(
@@ -133,7 +132,7 @@ function flatHead(frame: Frame, framed: FramedOpening, spaceNm: Nanometres) {
 
 /** Layout positions that stand wholly within the opening, clear of its jacks. */
 function cripplePlaces(frame: Frame, framed: FramedOpening): Nanometres[] {
-  return layoutCentres(frame)
+  return frame.layoutCentresNm
     .map((centreNm) => centreNm - Math.floor(frame.thicknessNm / 2))
     .filter((xNm) => xNm >= framed.leftNm && xNm + frame.thicknessNm <= framed.rightNm);
 }

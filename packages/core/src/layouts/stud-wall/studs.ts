@@ -1,4 +1,3 @@
-import { type Nanometres, spacesIn } from "../../units";
 import type { FramingPiece } from "../piece";
 import { type Frame, upright } from "./frame";
 
@@ -12,16 +11,10 @@ export type StudTally = {
   readonly atOpenings: number;
 };
 
-/** Centre of each layout position between the ends: 16 in, 32 in, … from the left end of the wall. */
-export function layoutCentres(frame: Frame): Nanometres[] {
-  const spaces = spacesIn(frame.lengthNm, frame.spacingNm);
-  return Array.from({ length: Math.max(0, spaces - 1) }, (_, index) => (index + 1) * frame.spacingNm);
-}
-
 /** Studs: one in each end, and one centred on each layout position that is free. */
 export function studs(frame: Frame): { pieces: FramingPiece[]; tally: StudTally } {
   const { thicknessNm, lengthNm, footNm, undersideNm } = frame;
-  const lefts = layoutCentres(frame).map((centreNm) => centreNm - Math.floor(thicknessNm / 2));
+  const lefts = frame.layoutCentresNm.map((centreNm) => centreNm - Math.floor(thicknessNm / 2));
   const clearOfEnds = lefts.filter((xNm) => xNm >= thicknessNm && xNm + thicknessNm <= lengthNm - thicknessNm);
   const free = clearOfEnds.filter(
     (xNm) => !frame.openings.some((o) => xNm < o.outerRightNm && xNm + thicknessNm > o.outerLeftNm),
