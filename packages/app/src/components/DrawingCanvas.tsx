@@ -1,10 +1,10 @@
 import type { Drawing, DrawnDimension, DrawnRectangle } from "@wide-porch/core";
-import { useMemo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import { Pressable, View } from "react-native";
 import Svg, { G, Line, Rect, Text as SvgText } from "react-native-svg";
 import { TIMBER } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
-import { type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
+import { extentOf, type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
 
 type Props = {
   readonly drawing: Drawing;
@@ -23,13 +23,16 @@ type Props = {
 export function DrawingCanvas(props: Props) {
   const { drawing, description, showDimensions = true } = props;
   const [widthPx, setWidthPx] = useState(0);
-  const heightPx =
-    widthPx > 0 ? Math.min(props.heightPx, neededHeightPx(drawing, widthPx, showDimensions)) : props.heightPx;
+  const { widthNm, heightNm, rows } = extentOf(drawing, showDimensions);
+  const needed = neededHeightPx({ widthNm, heightNm, rows }, widthPx);
+  const heightPx = widthPx > 0 ? Math.min(props.heightPx, needed) : props.heightPx;
+  // By its figures, not by the drawing, which comes anew at each change: shapes that stay are not drawn again.
   const fit = useMemo(
-    () => fitDrawing(drawing, widthPx, heightPx, showDimensions),
-    [drawing, widthPx, heightPx, showDimensions],
+    () => fitDrawing({ widthNm, heightNm, rows }, widthPx, heightPx),
+    [widthNm, heightNm, rows, widthPx, heightPx],
   );
-  const placed = showDimensions ? drawing.dimensions.map((dimension) => placeDimension(dimension, drawing, fit)) : [];
+  const activeOpening = props.activePath?.startsWith("openings.") ? props.activePath.split(".")[1] : undefined;
+  const placed = showDimensions ? drawing.dimensions.map((dimension) => placeDimension(dimension, fit)) : [];
   return (
     <View
       style={{ height: heightPx }}
@@ -40,7 +43,13 @@ export function DrawingCanvas(props: Props) {
         <>
           <View role="img" aria-label={description}>
             <Svg width={widthPx} height={heightPx}>
-              <Shapes {...props} fit={fit} />
+              <Shapes
+                rectangles={drawing.rectangles}
+                fit={fit}
+                litIds={props.litIds}
+                activeOpening={activeOpening}
+                onPiece={props.onPiece}
+              />
               {placed.map((each) => (
                 <DimensionLine
                   key={each.dimension.id}
@@ -62,9 +71,15 @@ export function DrawingCanvas(props: Props) {
 const isActive = (dimension: DrawnDimension, path: string | undefined): boolean =>
   path !== undefined && dimension.path === path;
 
-function Shapes({ drawing, fit, litIds, onPiece, activePath }: Props & { fit: Fit }) {
+type ShapesProps = Pick<Props, "litIds" | "onPiece"> & {
+  readonly rectangles: readonly DrawnRectangle[];
+  readonly fit: Fit;
+  readonly activeOpening: string | undefined;
+};
+
+/** The many shapes of a wall, drawn anew only when one of them has changed. */
+const Shapes = memo(function Shapes({ rectangles, fit, litIds, onPiece, activeOpening }: ShapesProps) {
   const { colour } = useTokens();
-  const activeOpening = activePath?.startsWith("openings.") ? activePath.split(".")[1] : undefined;
   const fillOf = (shape: DrawnRectangle): string => {
     if (litIds?.has(shape.id)) return colour("pine");
     if (shape.role === "outline") return colour("sheet");
@@ -75,7 +90,7 @@ function Shapes({ drawing, fit, litIds, onPiece, activePath }: Props & { fit: Fi
     if (litIds?.has(shape.id)) return colour("pine");
     return shape.role === "outline" || shape.role === "opening" ? colour("ink") : TIMBER.edge;
   };
-  const ordered = [...drawing.rectangles].sort(
+  const ordered = [...rectangles].sort(
     (a, b) => rank(a) - rank(b) || Number(litIds?.has(a.id)) - Number(litIds?.has(b.id)),
   );
   const dimmed = litIds !== undefined && litIds.size > 0;
@@ -98,7 +113,7 @@ function Shapes({ drawing, fit, litIds, onPiece, activePath }: Props & { fit: Fi
       ))}
     </G>
   );
-}
+});
 
 /** Outline at the back, sheets on it, openings cut through the sheets, timber in front. */
 function rank(shape: DrawnRectangle): number {

@@ -16,29 +16,33 @@ const LARGEST_FIGURE_PX = 15;
 const SMALLEST_FIGURE_PX = 11;
 const TARGET_PX = 34;
 
-const rowsAlong = (drawing: Drawing): number =>
-  drawing.dimensions.filter((each) => each.direction === "along").reduce((most, each) => Math.max(most, each.row), 0);
+/** All that placing a drawing on the canvas depends on. */
+export type Extent = { readonly widthNm: number; readonly heightNm: number; readonly rows: number };
 
-const footPx = (drawing: Drawing, withDimensions: boolean): number =>
-  withDimensions ? rowsAlong(drawing) * ROW_PX + EDGE_PX : EDGE_PX;
+/** `rows` is 0 for a drawing shown without its figures. */
+export const extentOf = ({ widthNm, heightNm, dimensions }: Drawing, withDimensions: boolean): Extent => {
+  const along = withDimensions ? dimensions.filter((each) => each.direction === "along") : [];
+  return { widthNm, heightNm, rows: along.reduce((most, each) => Math.max(most, each.row), 0) };
+};
+
+const footPx = ({ rows }: Extent): number => rows * ROW_PX + EDGE_PX;
+const sidePx = ({ rows }: Extent): number => (rows > 0 ? SIDE_PX : EDGE_PX);
 
 /** The height at which the drawing fills the width it has. */
-export function neededHeightPx(drawing: Drawing, widthPx: number, withDimensions: boolean): number {
-  const roomX = Math.max(1, widthPx - (withDimensions ? SIDE_PX : EDGE_PX) - EDGE_PX);
-  const scaled = (roomX * drawing.heightNm) / Math.max(1, drawing.widthNm);
-  return Math.ceil(scaled + footPx(drawing, withDimensions) + EDGE_PX);
+export function neededHeightPx(extent: Extent, widthPx: number): number {
+  const roomX = Math.max(1, widthPx - sidePx(extent) - EDGE_PX);
+  const scaled = (roomX * extent.heightNm) / Math.max(1, extent.widthNm);
+  return Math.ceil(scaled + footPx(extent) + EDGE_PX);
 }
 
-export function fitDrawing(drawing: Drawing, widthPx: number, heightPx: number, withDimensions: boolean): Fit {
-  const left = withDimensions ? SIDE_PX : EDGE_PX;
-  const foot = footPx(drawing, withDimensions);
+export function fitDrawing(extent: Extent, widthPx: number, heightPx: number): Fit {
+  const left = sidePx(extent);
+  const foot = footPx(extent);
   const roomX = Math.max(1, widthPx - left - EDGE_PX);
   const roomY = Math.max(1, heightPx - foot - EDGE_PX);
-  const pxPerNm = Math.min(roomX / Math.max(1, drawing.widthNm), roomY / Math.max(1, drawing.heightNm));
-  const spareX = roomX - drawing.widthNm * pxPerNm;
-  const spareY = roomY - drawing.heightNm * pxPerNm;
-  const originX = left + spareX / 2;
-  const originY = heightPx - foot - spareY / 2;
+  const pxPerNm = Math.min(roomX / Math.max(1, extent.widthNm), roomY / Math.max(1, extent.heightNm));
+  const originX = left + (roomX - extent.widthNm * pxPerNm) / 2;
+  const originY = heightPx - foot - (roomY - extent.heightNm * pxPerNm) / 2;
   return { pxPerNm, x: (xNm) => originX + xNm * pxPerNm, y: (yNm) => originY - yNm * pxPerNm };
 }
 
@@ -69,8 +73,8 @@ const nameOf = (dimension: DrawnDimension): string => NAMES[dimension.path?.spli
 
 const tickAt = (x: number, y: number): Segment => ({ x1: x - 4, y1: y + 4, x2: x + 4, y2: y - 4 });
 
-export function placeDimension(dimension: DrawnDimension, drawing: Drawing, fit: Fit): PlacedDimension {
-  return dimension.direction === "along" ? placeAlong(dimension, fit) : placeUp(dimension, drawing, fit);
+export function placeDimension(dimension: DrawnDimension, fit: Fit): PlacedDimension {
+  return dimension.direction === "along" ? placeAlong(dimension, fit) : placeUp(dimension, fit);
 }
 
 /** As large as the room allows; smaller than the smallest means that there is none. */
@@ -98,7 +102,7 @@ function placeAlong(dimension: DrawnDimension, fit: Fit): PlacedDimension {
   };
 }
 
-function placeUp(dimension: DrawnDimension, _drawing: Drawing, fit: Fit): PlacedDimension {
+function placeUp(dimension: DrawnDimension, fit: Fit): PlacedDimension {
   const y1 = fit.y(dimension.fromNm);
   const y2 = fit.y(dimension.toNm);
   const x = fit.x(0) - 14;

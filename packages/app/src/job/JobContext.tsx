@@ -21,19 +21,24 @@ import { withPending } from "../sync/overlay";
 import { emptyHistory, type History, record, redo, type Step, undo } from "./history";
 import { type ReckoningState, useReckoning } from "./useReckoning";
 
-export type OpenJob = ReckoningState & {
-  readonly record: JobRecord;
-  readonly parts: readonly Part[];
+/** What stays the same from change to change. */
+export type JobActions = {
   readonly context: PartContext;
   readonly savePart: (part: Part) => void;
   readonly binPart: (id: string) => void;
   readonly changeJob: (changes: JobChanges) => void;
-  readonly undo: (() => void) | undefined;
-  readonly redo: (() => void) | undefined;
-  /** The last entries made, newest first, for the tape pad's chips. */
-  readonly readings: readonly string[];
   readonly noteReading: (typed: string) => void;
 };
+
+export type OpenJob = ReckoningState &
+  JobActions & {
+    readonly record: JobRecord;
+    readonly parts: readonly Part[];
+    readonly undo: (() => void) | undefined;
+    readonly redo: (() => void) | undefined;
+    /** The last entries made, newest first, for the tape pad's chips. */
+    readonly readings: readonly string[];
+  };
 
 const JobContext = createContext<OpenJob | undefined>(undefined);
 
@@ -41,6 +46,15 @@ export function useJob(): OpenJob {
   const job = useContext(JobContext);
   if (!job) throw new Error("useJob: not inside a job");
   return job;
+}
+
+const ActionsContext = createContext<JobActions | undefined>(undefined);
+
+/** For what does not show the job's state: it is not drawn anew at each change. */
+export function useJobActions(): JobActions {
+  const actions = useContext(ActionsContext);
+  if (!actions) throw new Error("useJobActions: not inside a job");
+  return actions;
 }
 
 const READINGS_KEPT = 4;
@@ -105,6 +119,7 @@ function LoadedJob({ full, priceList, children }: PropsWithChildren<LoadedProps>
   const actions = useMemo(() => {
     const partNow = (id: string) => latest.current.parts.find((each) => each.id === id)?.part;
     return {
+      context,
       savePart: (part: Part) => take({ kind: "part", id: part.id, before: partNow(part.id), after: part }),
       binPart: (id: string) => take({ kind: "part", id, before: partNow(id), after: undefined }),
       changeJob: (changes: JobChanges) =>
@@ -112,7 +127,7 @@ function LoadedJob({ full, priceList, children }: PropsWithChildren<LoadedProps>
       noteReading: (typed: string) =>
         setReadings((current) => [typed, ...current.filter((each) => each !== typed)].slice(0, READINGS_KEPT)),
     };
-  }, [take]);
+  }, [take, context]);
 
   const move = (result: { step: Step; history: History } | undefined) =>
     result &&
@@ -126,12 +141,15 @@ function LoadedJob({ full, priceList, children }: PropsWithChildren<LoadedProps>
     ...actions,
     record: jobRecord,
     parts,
-    context,
     undo: move(undo(history)),
     redo: move(redo(history)),
     readings,
   };
-  return <JobContext.Provider value={value}>{children}</JobContext.Provider>;
+  return (
+    <ActionsContext.Provider value={actions}>
+      <JobContext.Provider value={value}>{children}</JobContext.Provider>
+    </ActionsContext.Provider>
+  );
 }
 
 function sameFields(record: JobRecord, changes: JobChanges): JobChanges {

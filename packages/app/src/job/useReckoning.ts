@@ -1,5 +1,7 @@
-import type { Part, PriceItem } from "@wide-porch/core";
+import type { Part, PartCount, PriceItem } from "@wide-porch/core";
 import { useEffect, useRef, useState } from "react";
+import { newId } from "../sync/newId";
+import { withUnchanged } from "../worker/countCache";
 import type { DeviceJob, DeviceReckoning } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
 
@@ -19,6 +21,13 @@ export function useReckoning(input: ReckoningInput | undefined): ReckoningState 
   const [state, setState] = useState<ReckoningState>({ reckoning: undefined, failure: undefined });
   const waiting = useRef<ReckoningInput | undefined>(undefined);
   const busy = useRef(false);
+  const page = useRef(newId());
+  const counts = useRef<readonly PartCount[]>([]);
+
+  useEffect(() => {
+    const name = page.current;
+    return () => void reckoner().forget(name);
+  }, []);
 
   useEffect(() => {
     waiting.current = input;
@@ -28,8 +37,9 @@ export function useReckoning(input: ReckoningInput | undefined): ReckoningState 
       busy.current = true;
       waiting.current = undefined;
       try {
-        const reckoning = await reckoner().reckon(next.job, next.parts, next.priceList);
-        setState({ reckoning, failure: undefined });
+        const sent = await reckoner().reckon(page.current, next.job, next.parts, next.priceList);
+        counts.current = withUnchanged(sent.counts, counts.current);
+        setState({ reckoning: { ...sent, counts: counts.current }, failure: undefined });
       } catch (error) {
         const failure = error instanceof Error ? error.message : String(error);
         setState((previous) => ({ ...previous, failure }));

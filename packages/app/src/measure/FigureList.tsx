@@ -1,7 +1,8 @@
 import { type DimensionSlot, formatLength } from "@wide-porch/core";
+import { memo } from "react";
 import { Pressable, View } from "react-native";
 import { Body, Faint, Figure, Title, Warning } from "../components/Text";
-import { useJob } from "../job/JobContext";
+import { useJobActions } from "../job/JobContext";
 
 type Props = {
   readonly slots: readonly DimensionSlot[];
@@ -28,26 +29,45 @@ export function FigureList({ slots, activePath, onOpen }: Props) {
   );
 }
 
-function FigureRow({ slot, active, onOpen }: { slot: DimensionSlot; active: boolean; onOpen: (path: string) => void }) {
-  const { context } = useJob();
-  const { valueNm, assumed, refused } = slot.dimension;
-  const text = valueNm === null ? "not measured" : formatLength(valueNm, context.system);
-  const state = refused !== undefined ? `, ${refused} could not be used` : assumed ? ", assumed" : "";
-  return (
-    <Pressable
-      role="button"
-      aria-label={`${slot.of ? `${slot.of}, ` : ""}${slot.label}: ${text}${state}`}
-      onPress={() => onOpen(slot.path)}
-      className={`min-h-12 justify-center border-b border-rule py-1 active:bg-pine-wash ${active ? "bg-pine-wash" : ""}`}
-    >
-      <View className="flex-row items-center justify-between gap-3">
-        <Body>{slot.label}</Body>
-        <View className="flex-row items-baseline gap-2">
-          {assumed ? <Faint className="text-clay">assumed</Faint> : null}
-          <Figure className={valueNm === null ? "text-clay" : ""}>{text}</Figure>
+/** A wall's figures come anew at each change; most of them are as they were. */
+const sameFigure = (a: DimensionSlot, b: DimensionSlot): boolean =>
+  a.label === b.label &&
+  a.of === b.of &&
+  a.dimension.valueNm === b.dimension.valueNm &&
+  a.dimension.assumed === b.dimension.assumed &&
+  a.dimension.refused === b.dimension.refused;
+
+const FigureRow = memo(
+  function FigureRow({
+    slot,
+    active,
+    onOpen,
+  }: {
+    slot: DimensionSlot;
+    active: boolean;
+    onOpen: (path: string) => void;
+  }) {
+    const { context } = useJobActions();
+    const { valueNm, assumed, refused } = slot.dimension;
+    const text = valueNm === null ? "not measured" : formatLength(valueNm, context.system);
+    const state = refused !== undefined ? `, ${refused} could not be used` : assumed ? ", assumed" : "";
+    return (
+      <Pressable
+        role="button"
+        aria-label={`${slot.of ? `${slot.of}, ` : ""}${slot.label}: ${text}${state}`}
+        onPress={() => onOpen(slot.path)}
+        className={`min-h-12 justify-center border-b border-rule py-1 active:bg-pine-wash ${active ? "bg-pine-wash" : ""}`}
+      >
+        <View className="flex-row items-center justify-between gap-3">
+          <Body>{slot.label}</Body>
+          <View className="flex-row items-baseline gap-2">
+            {assumed ? <Faint className="text-clay">assumed</Faint> : null}
+            <Figure className={valueNm === null ? "text-clay" : ""}>{text}</Figure>
+          </View>
         </View>
-      </View>
-      {refused !== undefined ? <Warning>{`“${refused}” could not be used. Press to correct it.`}</Warning> : null}
-    </Pressable>
-  );
-}
+        {refused !== undefined ? <Warning>{`“${refused}” could not be used. Press to correct it.`}</Warning> : null}
+      </Pressable>
+    );
+  },
+  (a, b) => a.active === b.active && a.onOpen === b.onOpen && sameFigure(a.slot, b.slot),
+);

@@ -4,7 +4,7 @@ import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Faint, Warning } from "../components/Text";
 import { Trash2 } from "../icons";
-import { useJob } from "../job/JobContext";
+import { useJobActions } from "../job/JobContext";
 import { newId } from "../sync/newId";
 
 const KINDS: readonly { kind: Opening["kind"]; label: string }[] = [
@@ -14,7 +14,7 @@ const KINDS: readonly { kind: Opening["kind"]; label: string }[] = [
 ];
 
 export function OpeningButtons({ wall, onAdded }: { wall: StudWall; onAdded: (id: string) => void }) {
-  const { context, savePart } = useJob();
+  const { context, savePart } = useJobActions();
   const [refusal, setRefusal] = useState<string>();
   const add = (kind: Opening["kind"]) => {
     const id = newId().slice(0, 8);

@@ -1,5 +1,5 @@
 import { type DimensionSlot, formatLength, type MeasuringSystem, type Problem, parseLength } from "@wide-porch/core";
-import { useEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { Pressable, ScrollView, TextInput, View } from "react-native";
 import { IconButton } from "../components/Button";
 import { Body, Faint, Figure, Strong, Title, Warning } from "../components/Text";
@@ -35,14 +35,15 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
     setProblem(undefined);
     input.current?.focus();
   }, [path]);
+  const change = useCallback((value: string | ((before: string) => string)) => {
+    setText(value);
+    setProblem(undefined);
+  }, []);
+  const onKey = useCallback((key: PadKey) => change((before) => typeKey(before, key)), [change]);
   if (!slot) return null;
 
   const previous = slots[index - 1];
   const next = slots[index + 1];
-  const change = (value: string) => {
-    setText(value);
-    setProblem(undefined);
-  };
   const { valueNm } = slot.dimension;
   const enter = (then: DimensionSlot | undefined) => {
     // An empty entry confirms an assumed figure as it stands, and otherwise just moves on.
@@ -94,7 +95,8 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
         />
         <Result text={text} slot={slot} system={system} problem={problem} />
       </View>
-      <Keys system={system} readings={readings} onKey={(key) => change(typeKey(text, key))} onReading={change} />
+      <Readings readings={readings} onReading={change} />
+      <Keys system={system} onKey={onKey} />
       <View className="flex-row gap-2">
         <Pressable
           role="button"
@@ -145,13 +147,6 @@ function Result({ text, slot, system, problem }: ResultProps) {
   );
 }
 
-type KeysProps = {
-  readonly system: MeasuringSystem;
-  readonly readings: readonly string[];
-  readonly onKey: (key: PadKey) => void;
-  readonly onReading: (typed: string) => void;
-};
-
 const TONES: Record<PadKey["tone"], string> = {
   figure: "bg-sheet border-rule",
   sign: "bg-paper border-rule",
@@ -171,24 +166,32 @@ function Key({ pad, onPress, small = false }: { pad: PadKey; onPress: (key: PadK
   );
 }
 
-function Keys({ system, readings, onKey, onReading }: KeysProps) {
+/** The last entries, to be used again. */
+function Readings({ readings, onReading }: { readings: readonly string[]; onReading: (typed: string) => void }) {
+  if (readings.length === 0) return null;
+  return (
+    <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="gap-2">
+      {readings.map((reading) => (
+        <Pressable
+          key={reading}
+          role="button"
+          aria-label={`Use reading ${reading}`}
+          onPress={() => onReading(reading)}
+          className="h-10 justify-center rounded-full border border-dashed border-faint px-3"
+        >
+          <Faint>{reading}</Faint>
+        </Pressable>
+      ))}
+    </ScrollView>
+  );
+}
+
+type KeysProps = { readonly system: MeasuringSystem; readonly onKey: (key: PadKey) => void };
+
+/** The keys do not change with what is typed, and are not drawn again for it. */
+const Keys = memo(function Keys({ system, onKey }: KeysProps) {
   return (
     <View className="gap-1.5">
-      {readings.length > 0 ? (
-        <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="gap-2">
-          {readings.map((reading) => (
-            <Pressable
-              key={reading}
-              role="button"
-              aria-label={`Use reading ${reading}`}
-              onPress={() => onReading(reading)}
-              className="h-10 justify-center rounded-full border border-dashed border-faint px-3"
-            >
-              <Faint>{reading}</Faint>
-            </Pressable>
-          ))}
-        </ScrollView>
-      ) : null}
       {padRows(system).map((row) => (
         <View key={row[0]?.label} className="flex-row gap-1.5">
           {row.map((key) => (
@@ -205,4 +208,4 @@ function Keys({ system, readings, onKey, onReading }: KeysProps) {
       ) : null}
     </View>
   );
-}
+});

@@ -1,16 +1,9 @@
-import {
-  confirmedChoice,
-  formatSpacing,
-  SPACINGS_NM,
-  type StudWall,
-  type StudWallParameters,
-  studWallKind,
-} from "@wide-porch/core";
-import { useState } from "react";
+import { confirmedChoice, formatSpacing, type Problem, SPACINGS_NM, type StudWallParameters } from "@wide-porch/core";
+import { memo, useState } from "react";
 import { View } from "react-native";
 import { Choice } from "../components/Choice";
 import { Title, Warning } from "../components/Text";
-import { useJob } from "../job/JobContext";
+import { useJobActions } from "../job/JobContext";
 
 const YES_NO = [
   { value: true, label: "Yes" },
@@ -21,17 +14,20 @@ const ONE_OR_TWO = [
   { value: 2, label: "2" },
 ];
 
+type Props = {
+  readonly parameters: StudWallParameters;
+  /** Makes the change; says why it could not be made. */
+  readonly onChange: (change: Partial<StudWallParameters>) => Problem | undefined;
+};
+
 /** How the wall is built. A press on the choice that stands confirms it. */
-export function WallChoices({ wall }: { wall: StudWall }) {
-  const { context, savePart } = useJob();
+export const WallChoices = memo(function WallChoices({ parameters, onChange }: Props) {
+  const { context } = useJobActions();
   const [refusal, setRefusal] = useState<string>();
-  const { parameters } = wall;
   const studs = Object.values(context.sections).filter((section) => section.stud && section.system === context.system);
   const set = (change: Partial<StudWallParameters>) => {
-    const changed = { ...wall, parameters: { ...parameters, ...change } };
-    const problem = studWallKind.problems(changed, context)[0];
+    const problem = onChange(change);
     setRefusal(problem ? `${problem.message} The choice stays as it was.` : undefined);
-    if (!problem) savePart(changed);
   };
   return (
     <View className="gap-4">
@@ -81,4 +77,4 @@ export function WallChoices({ wall }: { wall: StudWall }) {
       />
     </View>
   );
-}
+});

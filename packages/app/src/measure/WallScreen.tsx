@@ -1,6 +1,13 @@
-import { enterDimension, formatLength, type Part, type Problem, studWallKind } from "@wide-porch/core";
+import {
+  enterDimension,
+  formatLength,
+  type Part,
+  type Problem,
+  type StudWallParameters,
+  studWallKind,
+} from "@wide-porch/core";
 import { type Href, useLocalSearchParams, useRouter } from "expo-router";
-import { useCallback, useMemo } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { ScrollView, View } from "react-native";
 import { DrawingCanvas } from "../components/DrawingCanvas";
 import { Body, Title } from "../components/Text";
@@ -26,7 +33,7 @@ export function WallScreen() {
       </View>
     );
   }
-  return <Wall wall={wall} />;
+  return <Wall key={wall.id} wall={wall} />;
 }
 
 const describe = (wall: Part, system: "imperial" | "metric"): string => {
@@ -38,28 +45,42 @@ const describe = (wall: Part, system: "imperial" | "metric"): string => {
 function Wall({ wall }: { wall: Part }) {
   const wide = useWide();
   const router = useRouter();
-  const { figure } = useLocalSearchParams<{ figure?: string }>();
+  const { figure: asked } = useLocalSearchParams<{ figure?: string }>();
+  // The address may open a figure; going from one to the next stays on the page.
+  const [figure, show] = useState<string | undefined>(asked);
   const { record, context, savePart, readings, noteReading, reckoning } = useJob();
   const slots = useMemo(() => studWallKind.dimensions(wall), [wall]);
   const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
-  const show = useCallback(
-    (path: string | undefined) => router.setParams({ figure: path ?? "" } as { figure: string }),
-    [router],
-  );
   const enter = (path: string, typed: string): Problem | undefined => {
     const result = enterDimension(studWallKind, wall, path, typed, context);
     savePart(result.part);
     if (!result.problem) noteReading(typed.trim());
     return result.problem;
   };
+  const latest = useRef(wall);
+  latest.current = wall;
+  const choose = useCallback(
+    (change: Partial<StudWallParameters>): Problem | undefined => {
+      const changed = { ...latest.current, parameters: { ...latest.current.parameters, ...change } };
+      const problem = studWallKind.problems(changed, context)[0];
+      if (!problem) savePart(changed);
+      return problem;
+    },
+    [context, savePart],
+  );
   const count = reckoning?.counts.find((each) => each.partId === wall.id);
   const measured = studWallKind.draw(wall, context);
   // Pieces come from the worker a moment later; the figures are this instant's.
   const drawing = count ? { ...count.drawing, dimensions: measured.dimensions } : measured;
-  const openLine = (id: string) => {
-    const line = count?.lines.find((each) => each.pieceIds.includes(id));
-    if (line) router.push(`/jobs/${record.id}/count?line=${encodeURIComponent(line.id)}` as Href);
-  };
+  const latestCount = useRef(count);
+  latestCount.current = count;
+  const openLine = useCallback(
+    (id: string) => {
+      const line = latestCount.current?.lines.find((each) => each.pieceIds.includes(id));
+      if (line) router.push(`/jobs/${record.id}/count?line=${encodeURIComponent(line.id)}` as Href);
+    },
+    [router, record.id],
+  );
   const canvas = (heightPx: number) => (
     <DrawingCanvas
       drawing={drawing}
@@ -76,7 +97,7 @@ function Wall({ wall }: { wall: Part }) {
       <LiveCount count={count} partId={wall.id} />
       <FigureList slots={slots} activePath={active} onOpen={show} />
       <OpeningButtons wall={wall} onAdded={(id) => show(`openings.${id}.position`)} />
-      <WallChoices wall={wall} />
+      <WallChoices parameters={wall.parameters} onChange={choose} />
     </>
   );
   const pad = active ? (

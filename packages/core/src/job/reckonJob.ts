@@ -1,5 +1,5 @@
 import type { Library } from "../assemblies";
-import { countJob, type PartCount } from "../count";
+import { countPart, type PartCount } from "../count";
 import { type Order, orderJob, type PriceItem } from "../order";
 import type { Part } from "../parts";
 import { type BuildUp, buildUpJob } from "../price";
@@ -15,14 +15,18 @@ export type Reckoning = {
 
 export type Quantities = Pick<Reckoning, "counts" | "order">;
 
+/** Counts one part; a caller that remembers earlier counts passes its own. */
+export type PartCounter = typeof countPart;
+
 /** Parts → count → order: all that can be said without knowing costs. */
 export function countAndOrder(
   system: MeasuringSystem,
   parts: readonly Part[],
   priceList: readonly PriceItem[],
   library: Library,
+  count: PartCounter = countPart,
 ): Quantities {
-  const counts = countJob(parts, system, library);
+  const counts = parts.map((part) => count(part, system, library));
   return {
     counts,
     order: orderJob(
@@ -39,8 +43,9 @@ export function reckonJob(
   parts: readonly Part[],
   priceList: readonly PriceItem[],
   library: Library,
+  count: PartCounter = countPart,
 ): Reckoning {
-  const { counts, order } = countAndOrder(job.system, parts, priceList, library);
+  const { counts, order } = countAndOrder(job.system, parts, priceList, library, count);
   return { counts, order, buildUp: buildUpJob(counts, order, job.pricing) };
 }
 

@@ -1,0 +1,41 @@
+import { countPart, type PartCount, type PartCounter } from "@wide-porch/core";
+
+/** A count the page already has, by its part; or a new one. */
+export type SentCount = PartCount | { readonly unchanged: string };
+
+type Entry = { readonly key: string; readonly count: PartCount };
+
+/** Counts only the parts that have changed since the last time. */
+export class CountCache {
+  private entries = new Map<string, Entry>();
+  private next = new Map<string, Entry>();
+
+  readonly count: PartCounter = (part, system, library) => {
+    const key = `${system}${JSON.stringify(part)}`;
+    const known = this.entries.get(part.id);
+    const entry = known?.key === key ? known : { key, count: countPart(part, system, library) };
+    this.next.set(part.id, entry);
+    return entry.count;
+  };
+
+  /** Ends a round: which of its counts the page has from the round before. Parts that are gone are forgotten. */
+  settle(counts: readonly PartCount[]): SentCount[] {
+    const sent = counts.map((count) =>
+      this.entries.get(count.partId)?.count === count ? { unchanged: count.partId } : count,
+    );
+    this.entries = this.next;
+    this.next = new Map();
+    return sent;
+  }
+}
+
+/** The full counts again, on the page's side. */
+export function withUnchanged(sent: readonly SentCount[], before: readonly PartCount[]): PartCount[] {
+  const known = new Map(before.map((count) => [count.partId, count]));
+  return sent.map((each) => {
+    if (!("unchanged" in each)) return each;
+    const count = known.get(each.unchanged);
+    if (!count) throw new Error(`withUnchanged: no earlier count of part ${each.unchanged}`);
+    return count;
+  });
+}
