@@ -1,10 +1,11 @@
 import type { Drawing, DrawnDimension, DrawnRectangle } from "@wide-porch/core";
 import { memo, useMemo, useState } from "react";
-import { Pressable, View } from "react-native";
-import Svg, { G, Line, Rect, Text as SvgText } from "react-native-svg";
+import { type GestureResponderEvent, Pressable, View } from "react-native";
+import Svg, { G, Line, Path, Text as SvgText } from "react-native-svg";
 import { TIMBER } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
 import { extentOf, type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
+import { groupAlike, rectangleAt, rectanglePath } from "./drawingShapes";
 
 type Props = {
   readonly drawing: Drawing;
@@ -41,15 +42,9 @@ export function DrawingCanvas(props: Props) {
     >
       {widthPx > 0 ? (
         <>
-          <View role="img" aria-label={description}>
+          <View role="img" aria-label={description} {...pressOn(drawing, fit, props.onPiece)}>
             <Svg width={widthPx} height={heightPx}>
-              <Shapes
-                rectangles={drawing.rectangles}
-                fit={fit}
-                litIds={props.litIds}
-                activeOpening={activeOpening}
-                onPiece={props.onPiece}
-              />
+              <Shapes rectangles={drawing.rectangles} fit={fit} litIds={props.litIds} activeOpening={activeOpening} />
               {placed.map((each) => (
                 <DimensionLine
                   key={each.dimension.id}
@@ -71,55 +66,48 @@ export function DrawingCanvas(props: Props) {
 const isActive = (dimension: DrawnDimension, path: string | undefined): boolean =>
   path !== undefined && dimension.path === path;
 
-type ShapesProps = Pick<Props, "litIds" | "onPiece"> & {
+type ShapesProps = Pick<Props, "litIds"> & {
   readonly rectangles: readonly DrawnRectangle[];
   readonly fit: Fit;
   readonly activeOpening: string | undefined;
 };
 
-/** The many shapes of a wall, drawn anew only when one of them has changed. */
-const Shapes = memo(function Shapes({ rectangles, fit, litIds, onPiece, activeOpening }: ShapesProps) {
+/** Shapes that look alike, as one path: a wall has many sticks, and each path costs a frame's time. */
+const Shapes = memo(function Shapes({ rectangles, fit, litIds, activeOpening }: ShapesProps) {
   const { colour } = useTokens();
-  const fillOf = (shape: DrawnRectangle): string => {
-    if (litIds?.has(shape.id)) return colour("pine");
-    if (shape.role === "outline") return colour("sheet");
-    if (shape.role === "opening") return shape.id === activeOpening ? colour("pine-wash") : colour("paper");
-    return TIMBER[shape.role];
-  };
-  const strokeOf = (shape: DrawnRectangle): string => {
-    if (litIds?.has(shape.id)) return colour("pine");
-    return shape.role === "outline" || shape.role === "opening" ? colour("ink") : TIMBER.edge;
-  };
-  const ordered = [...rectangles].sort(
-    (a, b) => rank(a) - rank(b) || Number(litIds?.has(a.id)) - Number(litIds?.has(b.id)),
-  );
   const dimmed = litIds !== undefined && litIds.size > 0;
   return (
     <G>
-      {ordered.map((shape) => (
-        <Rect
-          key={`${shape.role}-${shape.id}`}
-          x={fit.x(shape.xNm)}
-          y={fit.y(shape.yNm + shape.heightNm)}
-          width={Math.max(0.5, shape.widthNm * fit.pxPerNm)}
-          height={Math.max(0.5, shape.heightNm * fit.pxPerNm)}
-          fill={fillOf(shape)}
-          stroke={strokeOf(shape)}
-          strokeWidth={litIds?.has(shape.id) ? 1.4 : shape.role === "outline" || shape.role === "opening" ? 1.2 : 0.6}
-          strokeDasharray={shape.role === "opening" ? "5 3" : undefined}
-          opacity={dimmed && !litIds.has(shape.id) && rank(shape) === 2 ? 0.45 : 1}
-          {...(onPiece && rank(shape) > 0 ? { onPress: () => onPiece(shape.id) } : {})}
-        />
-      ))}
+      {groupAlike(rectangles, litIds, activeOpening).map(({ key, role, lit, active, members }) => {
+        const framed = role === "outline" || role === "opening";
+        const fills = { outline: colour("sheet"), opening: colour(active ? "pine-wash" : "paper") };
+        const fill = role === "outline" || role === "opening" ? fills[role] : TIMBER[role];
+        return (
+          <Path
+            key={key}
+            d={members.map((shape) => rectanglePath(shape, fit)).join("")}
+            fill={lit ? colour("pine") : fill}
+            stroke={lit ? colour("pine") : framed ? colour("ink") : TIMBER.edge}
+            strokeWidth={lit ? 1.4 : framed ? 1.2 : 0.6}
+            strokeDasharray={role === "opening" ? "5 3" : undefined}
+            opacity={dimmed && !lit && !framed && role !== "sheet" ? 0.45 : 1}
+          />
+        );
+      })}
     </G>
   );
 });
 
-/** Outline at the back, sheets on it, openings cut through the sheets, timber in front. */
-function rank(shape: DrawnRectangle): number {
-  if (shape.role === "outline") return 0;
-  if (shape.role === "sheet") return 1;
-  return shape.role === "opening" ? 1.5 : 2;
+/** A press on a stick says which; the sticks themselves are no buttons, the count's rows are. */
+function pressOn(drawing: Drawing, fit: Fit, onPiece: Props["onPiece"]) {
+  if (!onPiece) return {};
+  return {
+    onStartShouldSetResponder: () => true,
+    onResponderRelease: ({ nativeEvent }: GestureResponderEvent) => {
+      const found = rectangleAt(drawing.rectangles, fit, nativeEvent.locationX, nativeEvent.locationY);
+      if (found) onPiece(found.id);
+    },
+  };
 }
 
 function DimensionLine({ placed, active }: { placed: PlacedDimension; active: boolean }) {
