@@ -9,8 +9,9 @@ type Props = PropsWithChildren<{ readonly open: boolean; readonly onClose: () =>
 /** A sheet that rises over the page on the phone. Focus stays in it; Escape closes it. */
 export function Sheet({ open, onClose, title, children }: Props) {
   const { colour } = useTokens();
+  if (!open) return null;
   return (
-    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
+    <Dialog.Root open onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-black/40" style={{ zIndex: 40 }} />
         <Dialog.Content

@@ -1,5 +1,6 @@
 import { type Part, type PartContext, type PriceItem, partContext } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
+import equal from "fast-deep-equal";
 import {
   createContext,
   type PropsWithChildren,
@@ -89,16 +90,24 @@ export type JobProviderProps = {
   readonly fallback: (error: unknown, retry: () => void) => React.ReactNode;
 };
 
+/** The earlier object while its content is the same: the server's answer to a change brings nothing new to reckon. */
+function useStable<T>(value: T): T {
+  const kept = useRef(value);
+  if (!equal(kept.current, value)) kept.current = value;
+  return kept.current;
+}
+
 type LoadedProps = { readonly full: FullJob; readonly priceList: { items: { item: PriceItem }[] } };
 
 function LoadedJob({ full, priceList, children }: PropsWithChildren<LoadedProps>) {
   const [history, setHistory] = useState<History>(emptyHistory);
   const [readings, setReadings] = useState<readonly string[]>([]);
   const { job: jobRecord } = full;
-  const parts = useMemo(() => full.parts.map((each) => each.part), [full.parts]);
+  const parts = useStable(useMemo(() => full.parts.map((each) => each.part), [full.parts]));
+  const job = useStable(jobRecord.job);
   const input = useMemo(
-    () => ({ job: jobRecord.job, parts, priceList: priceList.items.map((each) => each.item) }),
-    [jobRecord.job, parts, priceList],
+    () => ({ job, parts, priceList: priceList.items.map((each) => each.item) }),
+    [job, parts, priceList],
   );
   const reckoned = useReckoning(input);
   const context = useMemo(() => partContext(jobRecord.job.system, library), [jobRecord.job.system]);

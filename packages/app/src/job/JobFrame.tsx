@@ -1,5 +1,5 @@
 import { type Href, Link, usePathname, useRouter } from "expo-router";
-import type { PropsWithChildren } from "react";
+import { memo, type PropsWithChildren } from "react";
 import { Pressable, View } from "react-native";
 import { seesCosts, useSession } from "../api/session";
 import { IconButton } from "../components/Button";
@@ -22,13 +22,16 @@ const PLACES: readonly Place[] = [
   { path: "quote", label: "Quote", icon: FileText, costs: true },
 ];
 
+const PLACES_WITHOUT_COSTS = PLACES.filter((place) => !place.costs);
+
 /** The four places of a job: a bar under the thumb, or a rail at the left where there is room. */
 export function JobFrame({ children }: PropsWithChildren) {
   const wide = useWide();
   const pathname = usePathname();
   const { record } = useJob();
   const session = useSession().data;
-  const places = PLACES.filter((place) => !place.costs || (session && seesCosts(session)));
+  const mayPrice = session ? seesCosts(session) : false;
+  const places = mayPrice ? PLACES : PLACES_WITHOUT_COSTS;
   const onPart = /\/measure\/[^/]+/.test(pathname);
   return (
     <View className={`flex-1 bg-paper ${wide ? "flex-row" : ""}`}>
@@ -78,7 +81,7 @@ type BarProps = { readonly places: readonly Place[]; readonly jobId: string; rea
 
 const isHere = (pathname: string, jobId: string, place: Place) => pathname.startsWith(`/jobs/${jobId}/${place.path}`);
 
-function BottomBar({ places, jobId, pathname }: BarProps) {
+const BottomBar = memo(function BottomBar({ places, jobId, pathname }: BarProps) {
   return (
     <View role="navigation" aria-label="Job" className="flex-row border-t border-rule bg-sheet">
       {places.map((place) => (
@@ -92,9 +95,9 @@ function BottomBar({ places, jobId, pathname }: BarProps) {
       ))}
     </View>
   );
-}
+});
 
-function Rail({ places, jobId, pathname }: BarProps) {
+const Rail = memo(function Rail({ places, jobId, pathname }: BarProps) {
   return (
     <View role="navigation" aria-label="Job" className="w-40 gap-1 border-r border-rule bg-sheet p-2 pt-4">
       <View className="pb-3 pl-2">
@@ -113,7 +116,7 @@ function Rail({ places, jobId, pathname }: BarProps) {
       ))}
     </View>
   );
-}
+});
 
 function PlaceLink({
   place,
