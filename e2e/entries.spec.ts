@@ -126,3 +126,23 @@ test("a wrong percentage is told and changes no price", async ({ page }) => {
   await page.getByRole("button", { name: "Add this cost" }).click();
   await expect(page.getByRole("button", { name: /^Plant/ })).toBeVisible();
 });
+
+test("a press on a stick of the drawing opens its line in the count", async ({ page }) => {
+  const drawing = page.getByRole("img", { name: /^Elevation of Wall 1/ });
+  const box = await drawing.boundingBox();
+  if (!box) throw new Error("the drawing is not on the page");
+  // The drawing's left margin is 78 px and its right one 12: in a wall 12 ft long the fourth stud stands a third along.
+  const x = 78 + (box.width - 90) / 3;
+  await drawing.click({ position: { x, y: box.height * 0.35 } });
+  await expect(page.getByText("layout positions along 12' 0\" at 16 in")).toBeVisible();
+  await page.getByRole("button", { name: "Length", exact: true }).click();
+  await expect(page.getByRole("form", { name: "Tape pad" }).getByRole("heading", { name: "Length" })).toBeVisible();
+});
+
+test("an open point leads to the figure that settles it", async ({ page }) => {
+  await page.getByRole("button", { name: /open points$/ }).click();
+  await page.getByRole("button", { name: /Height is assumed/ }).click();
+  await expect(page.getByRole("form", { name: "Tape pad" }).getByRole("heading", { name: "Height" })).toBeVisible();
+  await page.getByRole("form", { name: "Tape pad" }).getByRole("textbox").press("Enter");
+  await expect(page.getByRole("button", { name: "Height: 8' 1 1/8\"", exact: true })).toBeVisible();
+});

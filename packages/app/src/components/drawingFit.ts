@@ -14,6 +14,8 @@ const EDGE_PX = 12;
 const CHARACTER_WIDTH = 0.52;
 const LARGEST_FIGURE_PX = 15;
 const SMALLEST_FIGURE_PX = 11;
+/** A figure that follows from others is smaller than those that are typed. */
+const LARGEST_DERIVED_PX = 12;
 const TARGET_PX = 34;
 
 /** All that placing a drawing on the canvas depends on. */
@@ -86,7 +88,8 @@ function placeAlong(dimension: DrawnDimension, fit: Fit): PlacedDimension {
   const x2 = fit.x(dimension.toNm);
   const y = fit.y(0) + dimension.row * ROW_PX - 8;
   const room = x2 - x1 - 4;
-  const fontSizePx = figureSizePx(dimension.text, room);
+  const largest = dimension.path ? LARGEST_FIGURE_PX : LARGEST_DERIVED_PX;
+  const fontSizePx = Math.min(largest, figureSizePx(dimension.text, room));
   const middle = (x1 + x2) / 2;
   const fits = fontSizePx >= SMALLEST_FIGURE_PX || dimension.id === "length";
   const width = Math.max(44, Math.min(room, dimension.text.length * CHARACTER_WIDTH * fontSizePx + 8));
