@@ -1,7 +1,7 @@
 import { draftQuote, reckonJob, startJob } from "../job";
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, sumMoney } from "../units";
-import { addDays, quoteDocumentSchema } from "./index";
+import { addDays, openingsText, quoteDocumentSchema } from "./index";
 
 const start = { title: "T", customerName: "C", site: "S", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
@@ -73,5 +73,16 @@ describe("the quote", () => {
       "2 figures or choices are assumed and are to be confirmed on site.",
       "Not measured yet and not in this price: Later wall.",
     ]);
+  });
+
+  it("names openings as they are said", () => {
+    const door = openingOf("door", "d", { positionNm: 0, widthNm: 1, heightNm: 1 });
+    const kinds = (...all: ("door" | "window" | "plain")[]) => openingsText(all.map((kind) => ({ ...door, kind })));
+    expect(kinds()).toBe("no openings");
+    expect(kinds("window")).toBe("one window opening");
+    expect(kinds("door", "plain", "door", "window")).toBe(
+      "two door openings, one window opening and one plain opening",
+    );
+    expect(kinds(...Array<"window">(12).fill("window"))).toBe("12 window openings");
   });
 });

@@ -105,6 +105,45 @@ describe("a metric partition of 3.6 m with a door, worked by hand", () => {
   });
 });
 
+describe("a bearing wall of 20 ft with a wide opening, worked by hand", () => {
+  /*
+   * 2x6 at 24 in, 97 1/8 in high: studs 92 5/8. Plain opening 84 x 80 from 60, so to 144.
+   *   over 6 ft wide: two jacks a side, at 58 1/2, 57 and 144, 145 1/2, of 80 - 1 1/2 = 78 1/2; kings at 55 1/2 and 147.
+   *   84 in → 2-2x10 (practice), 9 1/4 deep, over all four jacks: 57 to 147 = 90 in, from 80 to 89 1/4.
+   *   cripples above 89 1/4 to 94 1/8 = 4 7/8.
+   * Centres 24 to 216; left faces 71 1/4, 95 1/4, 119 1/4 and 143 1/4 fall on the opening; the last is half on a jack,
+   * so three cripples. The top plate of 16 ft stock joins at 192, the cap plate 24 in short of it at 168 (IRC R602.3.2).
+   */
+  it("has every piece in its place", () => {
+    const opening = openingOf("plain", "p", { positionNm: inches(60), widthNm: inches(84), heightNm: inches(80) });
+    const wall = wallOf("imperial", {
+      lengthNm: feet(20),
+      heightNm: inches(97.125),
+      spacingNm: inches(24),
+      studSize: "2x6",
+      bearing: true,
+      openings: [opening],
+    });
+    expect(listed(wall, "imperial").toSorted()).toEqual(
+      [
+        "bottom-plate 2x6: 0, 0, 60",
+        "bottom-plate 2x6: 144, 0, 96",
+        "top-plate 2x6: 0, 94.125, 192",
+        "top-plate 2x6: 192, 94.125, 48",
+        "cap-plate 2x6: 0, 95.625, 168",
+        "cap-plate 2x6: 168, 95.625, 72",
+        ...[0, 23.25, 47.25, 167.25, 191.25, 215.25, 238.5].map((x) => `stud 2x6: ${x}, 1.5, 92.625`),
+        "king 2x6: 55.5, 1.5, 92.625",
+        "king 2x6: 147, 1.5, 92.625",
+        ...[58.5, 57, 144, 145.5].map((x) => `jack 2x6: ${x}, 1.5, 78.5`),
+        "header 2x10: 57, 80, 90",
+        "header 2x10: 57, 80, 90",
+        ...[71.25, 95.25, 119.25].map((x) => `cripple-above 2x6: ${x}, 89.25, 4.875`),
+      ].toSorted(),
+    );
+  });
+});
+
 describe("layout studs", () => {
   // Arithmetic: n spacings have n + 1 studs, for every spacing in use, to a thousand spacings.
   const cases = [
