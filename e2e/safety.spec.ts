@@ -6,7 +6,6 @@ import { enter, expect, place, ROS, saved, signIn, startJob, test } from "./supp
 import { freePort, runStartCommand } from "./support/startCommand";
 
 test("entries outlive a reload, a killed server and no signal", async ({ page }) => {
-  test.setTimeout(180_000);
   const dataFolder = mkdtempSync(join(tmpdir(), "wide porch kill "));
   const port = await freePort();
   let running = await runStartCommand(dataFolder, port);

@@ -7,7 +7,7 @@ import {
   studWallKind,
 } from "@wide-porch/core";
 import { type Href, useLocalSearchParams, useRouter } from "expo-router";
-import { useCallback, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { ScrollView, View } from "react-native";
 import { DrawingCanvas } from "../components/DrawingCanvas";
 import { Body, Title } from "../components/Text";
@@ -46,8 +46,13 @@ function Wall({ wall }: { wall: Part }) {
   const wide = useWide();
   const router = useRouter();
   const { figure: asked } = useLocalSearchParams<{ figure?: string }>();
-  // The address may open a figure; going from one to the next stays on the page.
+  // The address may open a figure, once; going from one to the next stays on the page, and a reload shows the wall.
   const [figure, show] = useState<string | undefined>(asked);
+  useEffect(() => {
+    if (!asked) return;
+    show(asked);
+    router.setParams({ figure: "" });
+  }, [asked, router]);
   const { record, context, savePart, readings, noteReading, reckoning } = useJob();
   const slots = useMemo(() => studWallKind.dimensions(wall), [wall]);
   const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
