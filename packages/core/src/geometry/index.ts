@@ -1,0 +1,4 @@
+export * from "./combine";
+export * from "./point";
+export * from "./polygon";
+export * from "./rectangle";

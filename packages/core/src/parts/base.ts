@@ -1,0 +1,28 @@
+import { z } from "zod";
+
+/** A picture of the part; its bytes lie apart, under the same id. */
+export const photoSchema = z.object({ id: z.string().min(1).max(40), caption: z.string().max(200) });
+export type Photo = z.infer<typeof photoSchema>;
+
+export const LONGEST_NOTES = 4000;
+
+/** What every part carries, whatever its kind. */
+export const partBase = {
+  id: z.string().min(1).max(40),
+  name: z.string().min(1).max(120),
+  storey: z.string().min(1).max(80),
+  location: z.string().max(120),
+  notes: z.string().max(LONGEST_NOTES),
+  photos: z.array(photoSchema).max(60),
+};
+
+export const FIRST_STOREY = "Ground";
+
+export const newBase = (id: string, name: string) => ({
+  id,
+  name,
+  storey: FIRST_STOREY,
+  location: "",
+  notes: "",
+  photos: [],
+});

@@ -1,0 +1,189 @@
+import { directionOf, dot, type Point } from "../../geometry";
+import {
+  feet,
+  formatLength,
+  inches,
+  type MeasuringSystem,
+  metres,
+  millimetres,
+  type Nanometres,
+  parseLength,
+} from "../../units";
+import { measured } from "../dimension";
+import { runName } from "./names";
+import type { Room, RoomRun } from "./schema";
+import { gapSizeNm, headings, measuredCorners, measuredRuns } from "./walk";
+
+/** One way a gap could have come about, and the runs as they would be without it. */
+export type Explanation = {
+  readonly slip: "missing-run" | "counted-twice" | "wrong-turn" | "whole-unit" | "ten" | "swapped-figures";
+  /** The run to measure again; the one before the missing run, where one is missing. */
+  readonly runId: string;
+  readonly message: string;
+  /** What a press would do: `Use 12' 3"`. */
+  readonly action: string;
+  readonly runs: readonly RoomRun[];
+};
+
+type Slip = { readonly slip: "whole-unit" | "ten"; readonly sizeNm: Nanometres; readonly words: string };
+
+/** What a tape is misread by. Common practice. */
+const SLIPS: Record<MeasuringSystem, readonly Slip[]> = {
+  imperial: [
+    { slip: "whole-unit", sizeNm: feet(1), words: "a whole foot" },
+    { slip: "ten", sizeNm: inches(10), words: "ten inches" },
+  ],
+  metric: [
+    { slip: "whole-unit", sizeNm: metres(1), words: "a whole metre" },
+    { slip: "ten", sizeNm: millimetres(100), words: "100 mm" },
+    { slip: "ten", sizeNm: millimetres(10), words: "10 mm" },
+  ],
+};
+
+const endOf = (runs: readonly RoomRun[]): Point => measuredCorners(runs)[runs.length] ?? { xNm: 0, yNm: 0 };
+
+const withRun = (runs: readonly RoomRun[], id: string, change: (run: RoomRun) => RoomRun): RoomRun[] =>
+  runs.map((run) => (run.id === id ? change(run) : run));
+
+/**
+ * The single slips that would leave the walk closed within the room's tolerance, likeliest first. Empty when no one slip
+ * explains the gap: then there are two, or the room is not as drawn.
+ */
+export function explainGap(room: Room, system: MeasuringSystem): readonly Explanation[] {
+  const runs = measuredRuns(room);
+  const allowedNm = Math.max(room.tolerance.valueNm ?? 0, millimetres(1));
+  const closes = (tried: readonly RoomRun[]) => tried.length >= 3 && gapSizeNm(endOf(tried)) <= allowedNm;
+  if (runs.length < 2 || closes(runs)) return [];
+  const name = (id: string) => runName(room, id);
+  return [
+    ...runs.flatMap((run) => swappedFigures(run, runs, system, name)),
+    ...runs.flatMap((run) => misread(run, runs, system, name)),
+    ...runs.slice(0, -1).flatMap((run) => wrongTurn(run, runs, name)),
+    ...runs.flatMap((run) => countedTwice(run, runs, name)),
+    ...missingRun(runs, system, name),
+  ].filter((explanation) => closes(explanation.runs));
+}
+
+type Namer = (id: string) => string;
+
+function relength(
+  slip: Explanation["slip"],
+  run: RoomRun,
+  runs: readonly RoomRun[],
+  valueNm: Nanometres,
+  words: string,
+  system: MeasuringSystem,
+  name: Namer,
+): Explanation {
+  const text = formatLength(valueNm, system);
+  return {
+    slip,
+    runId: run.id,
+    message: `${name(run.id)} may be ${words}: ${formatLength(run.length.valueNm ?? 0, system)} where ${text} would close the walk.`,
+    action: `Use ${text}`,
+    runs: withRun(runs, run.id, (each) => ({ ...each, length: measured(valueNm, text) })),
+  };
+}
+
+function misread(run: RoomRun, runs: readonly RoomRun[], system: MeasuringSystem, name: Namer): Explanation[] {
+  const nowNm = run.length.valueNm ?? 0;
+  return SLIPS[system].flatMap(({ slip, sizeNm, words }) =>
+    [sizeNm, -sizeNm]
+      .filter((changeNm) => nowNm + changeNm > 0)
+      .map((changeNm) =>
+        relength(
+          slip,
+          run,
+          runs,
+          nowNm + changeNm,
+          `${words} too ${changeNm > 0 ? "short" : "long"}`,
+          system,
+          name,
+        ),
+      ),
+  );
+}
+
+/** Neighbouring figures of the entry, the other way round: 12'6 for 21'6. */
+function swappedFigures(run: RoomRun, runs: readonly RoomRun[], system: MeasuringSystem, name: Namer): Explanation[] {
+  const typed = run.length.typed || formatLength(run.length.valueNm ?? 0, system);
+  return Array.from({ length: typed.length - 1 }).flatMap((_, index) => {
+    const [a = "", b = ""] = [typed[index], typed[index + 1]];
+    if (!/\d/.test(a) || !/\d/.test(b) || a === b) return [];
+    const read = parseLength(typed.slice(0, index) + b + a + typed.slice(index + 2), system);
+    if (!read.ok || read.value <= 0) return [];
+    return [relength("swapped-figures", run, runs, read.value, "two figures the wrong way round", system, name)];
+  });
+}
+
+function wrongTurn(run: RoomRun, runs: readonly RoomRun[], name: Namer): Explanation[] {
+  const turn = run.turnDegrees.value;
+  if (turn === 0) return [];
+  const next = runs[runs.indexOf(run) + 1];
+  const way = turn > 0 ? "right" : "left";
+  return [
+    {
+      slip: "wrong-turn",
+      runId: run.id,
+      message: `The turn from ${name(run.id)} into ${name(next?.id ?? "")} may go to the ${way}.`,
+      action: `Turn ${way}`,
+      runs: withRun(runs, run.id, (each) => ({ ...each, turnDegrees: { value: -turn, assumed: false } })),
+    },
+  ];
+}
+
+/** The run left out: with its own turn too, or with both turns made into one. */
+function countedTwice(run: RoomRun, runs: readonly RoomRun[], name: Namer): Explanation[] {
+  const before = runs[runs.indexOf(run) - 1];
+  const rest = runs.filter((each) => each !== run);
+  const both = before ? toTurn(before.turnDegrees.value + run.turnDegrees.value) : 0;
+  const joined = before
+    ? [withRun(rest, before.id, (each) => ({ ...each, turnDegrees: { value: both, assumed: false } }))]
+    : [];
+  return [rest, ...joined].map((without) => ({
+    slip: "counted-twice",
+    runId: run.id,
+    message: `${name(run.id)} may have been counted twice: without it the walk closes.`,
+    action: `Take out ${name(run.id)}`,
+    runs: without,
+  }));
+}
+
+const toTurn = (degrees: number): number => ((degrees + 540) % 360) - 180;
+
+/**
+ * A run with the gap's own length and way, put at each place where it turns squarely from the run before: at the end of
+ * the walk or between two runs.
+ */
+function missingRun(runs: readonly RoomRun[], system: MeasuringSystem, name: Namer): Explanation[] {
+  const gap = endOf(runs);
+  const way = headings(runs);
+  const back = (Math.atan2(-gap.yNm, -gap.xNm) * 180) / Math.PI;
+  const squared = Math.round(back / 90) * 90;
+  const lengthNm = Math.round(-dot(gap, directionOf(squared)));
+  const last = runs[runs.length - 1];
+  if (!last || lengthNm <= 0) return [];
+  const heading = way[way.length - 1] ?? 0;
+  const turn = toTurn(squared - heading);
+  if (Math.abs(turn) !== 90) return [];
+  const text = formatLength(lengthNm, system);
+  const added: RoomRun = {
+    ...last,
+    id: `${last.id}-next`.slice(0, 40),
+    length: measured(lengthNm, text),
+    turnDegrees: { value: turn, assumed: true },
+  };
+  return [
+    {
+      slip: "missing-run",
+      runId: last.id,
+      message: `A wall of ${text} may be missing after ${name(last.id)}.`,
+      action: `Add ${text}`,
+      runs: [
+        ...runs.slice(0, -1),
+        { ...last, turnDegrees: { value: turn, assumed: false } },
+        added,
+      ],
+    },
+  ];
+}
