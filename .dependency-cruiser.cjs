@@ -6,6 +6,7 @@ const FLOW = [
   "geometry",
   "drawing",
   "parts",
+  "plan",
   "assemblies",
   "layouts",
   "count",

@@ -9,7 +9,7 @@ export type Library = {
 };
 
 /** Throws when the library has none: a library is checked as a whole when it is loaded. */
-export function assemblyFor(part: Part, system: MeasuringSystem, library: Library): Assembly {
+export function assemblyFor(part: Pick<Part, "kind">, system: MeasuringSystem, library: Library): Assembly {
   const assembly = library.assemblies.find((each) => each.appliesTo === part.kind && each.system === system);
   if (!assembly) throw new Error(`assemblyFor: the library has no ${system} assembly for "${part.kind}"`);
   return assembly;

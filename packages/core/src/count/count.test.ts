@@ -1,4 +1,4 @@
-import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
+import { assemblyOf, contexts, elevationOf, library, openingOf, wallOf } from "../testing/library";
 import { feet, inches, millimetres } from "../units";
 import { countPart, nailsInPiece, nailsInSheet } from "./index";
 
@@ -23,7 +23,8 @@ describe("counting a wall", () => {
     for (const each of count.lines.filter((other) => other.trade === "Framing")) {
       expect(each.quantity).toBe(each.pieceIds.length);
       expect(each.cutLengthsNm).toHaveLength(each.quantity);
-      for (const id of each.pieceIds) expect(count.drawing.rectangles.some((shape) => shape.id === id)).toBe(true);
+      for (const id of each.pieceIds)
+        expect(elevationOf(count.drawing).rectangles.some((shape) => shape.id === id)).toBe(true);
     }
     const counted = count.lines.filter((each) => each.trade !== "Fixings").flatMap((each) => each.pieceIds);
     expect(counted.toSorted()).toEqual(count.pieces.map((piece) => piece.id).toSorted());
@@ -82,7 +83,7 @@ describe("counting a wall", () => {
   });
 
   it("draws the figures that can be typed", () => {
-    const paths = count.drawing.dimensions.flatMap((dimension) => dimension.path ?? []);
+    const paths = elevationOf(count.drawing).dimensions.flatMap((dimension) => dimension.path ?? []);
     expect(paths).toEqual(["length", "height", "openings.w.position", "openings.w.width"]);
     expect(contexts.imperial.system).toBe("imperial");
   });

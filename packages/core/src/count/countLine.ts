@@ -1,17 +1,11 @@
+import type { MeasureWorking } from "../parts";
 import type { Nanometres } from "../units";
 
 export type Trade = "Framing" | "Sheathing" | "Fixings";
 export type CountUnit = "piece" | "sheet" | "nail";
 
-export type WorkingStep = { readonly label: string; readonly value: string };
-
 /** How a quantity came to be, for reading on site. */
-export type Working = {
-  readonly sentence: string;
-  /** The rule in words and signs, and the same with the numbers put in. */
-  readonly formula: string;
-  readonly withNumbers: string;
-  readonly steps: readonly WorkingStep[];
+export type Working = MeasureWorking & {
   /** Figures and choices of the part that it stands on: paths within the part. */
   readonly from: readonly { readonly path: string; readonly label: string }[];
   /** A published source, or "common practice". */

@@ -8,6 +8,8 @@ import type { CountLine } from "./countLine";
 export type PartCount = {
   readonly partId: string;
   readonly partName: string;
+  /** Whether it waits for a measurement before it can be counted. */
+  readonly waits: boolean;
   readonly lines: readonly CountLine[];
   readonly pieces: readonly Piece[];
   readonly drawing: Drawing;

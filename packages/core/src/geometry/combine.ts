@@ -23,7 +23,8 @@ function combine(kind: ClipType, subjects: readonly Polygon[], clips: readonly P
 }
 
 /** What any of the polygons covers, as rings: outer ones against the clock, holes with it. */
-export const union = (polygons: readonly Polygon[]): Polygon[] => combine(ClipType.ctUnion, polygons, []);
+export const union = (polygons: readonly Polygon[]): Polygon[] =>
+  polygons.length === 0 ? [] : combine(ClipType.ctUnion, polygons, []);
 
 /** In square metres. */
 export const overlapArea = (a: Polygon, b: Polygon): number =>

@@ -1,4 +1,5 @@
 export * from "./combine";
+export * from "./offset";
 export * from "./point";
 export * from "./polygon";
 export * from "./rectangle";

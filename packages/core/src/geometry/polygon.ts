@@ -1,4 +1,4 @@
-import { NM_PER_M, type Nanometres } from "../units";
+import { type Nanometres, NM_PER_M } from "../units";
 import { type Direction, distance, dot, minus, type Point } from "./point";
 
 /** Corners in order, either way round; the last is joined to the first. */
@@ -60,13 +60,13 @@ export function segmentsMeet(a: Point, b: Point, c: Point, d: Point): boolean {
   );
 }
 
-/** Pairs of edges, by number, that meet elsewhere than at the corner they share. */
-export function crossings(polygon: Polygon): readonly (readonly [number, number])[] {
-  const edges = edgesOf(polygon);
+/** Pairs of edges, by number, that meet elsewhere than at the corner they share. An open line has no last edge. */
+export function crossings(corners: Polygon, closed = true): readonly (readonly [number, number])[] {
+  const edges = closed ? edgesOf(corners) : edgesOf(corners).slice(0, -1);
   return edges.flatMap(([a, b], i) =>
     edges.slice(i + 2).flatMap(([c, d], further): [number, number][] => {
       const j = i + 2 + further;
-      const neighbours = i === 0 && j === edges.length - 1;
+      const neighbours = closed && i === 0 && j === edges.length - 1;
       return !neighbours && segmentsMeet(a, b, c, d) ? [[i, j]] : [];
     }),
   );

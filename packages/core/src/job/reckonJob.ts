@@ -2,6 +2,7 @@ import type { Library } from "../assemblies";
 import { countPart, type PartCount } from "../count";
 import { type Order, orderJob, type PriceItem } from "../order";
 import type { Part } from "../parts";
+import { planJob, resolveParts } from "../plan";
 import { type BuildUp, buildUpJob } from "../price";
 import { type QuoteDocument, quoteJob } from "../quote";
 import type { MeasuringSystem } from "../units";
@@ -26,7 +27,7 @@ export function countAndOrder(
   library: Library,
   count: PartCounter = countPart,
 ): Quantities {
-  const counts = parts.map((part) => count(part, system, library));
+  const counts = resolveParts(parts, planJob(parts)).map((part) => count(part, system, library));
   return {
     counts,
     order: orderJob(
@@ -64,7 +65,7 @@ export function draftQuote(
     ...issue,
     job,
     settings: job.quote,
-    parts,
+    parts: resolveParts(parts, planJob(parts)),
     counts: reckoning.counts,
     buildUp: reckoning.buildUp,
     library,

@@ -5,13 +5,23 @@ import type { Migration } from "../migrations/migrate";
 import type { Problem } from "../problems/problem";
 import type { MeasuringSystem, Nanometres } from "../units";
 import type { Dimension } from "./dimension";
+import type { SharedOpening } from "./room/openings";
 import type { SectionBook } from "./section";
+import type { MeasureWorking } from "./working";
 
 /** What every part needs from outside itself. */
 export type PartContext = {
   readonly system: MeasuringSystem;
   readonly sections: SectionBook;
 };
+
+/** What the plan knows about a part that the part itself does not. */
+export type Surroundings = {
+  /** Openings of neighbours in walls that a room shares, as this room measures them. */
+  readonly sharedOpenings: readonly SharedOpening[];
+};
+
+export const ALONE: Surroundings = { sharedOpenings: [] };
 
 /** A figure on a part that can be typed. `path` names it within the part: `openings.<id>.width`. */
 export type DimensionSlot = {
@@ -20,27 +30,38 @@ export type DimensionSlot = {
   /** The thing it belongs to, for reading out: `Window 1`. Empty for the part itself. */
   readonly of: string;
   readonly dimension: Dimension;
+  /** Where it is typed, when that is on another part: a wall on the plan takes its figures from a room. */
+  readonly typedOn?: { readonly partId: string; readonly path: string };
 };
 
-export type Measure = { readonly name: string; readonly text: string };
+/** A measured value of a part, how it came about, and the shapes of its drawing that it came from. */
+export type Measure = {
+  readonly id: string;
+  readonly name: string;
+  /** The thing it belongs to: `Wall B`. Empty for the part itself. */
+  readonly of: string;
+  readonly text: string;
+  readonly working: MeasureWorking;
+  readonly shapeIds: readonly string[];
+};
 
 /** A choice nobody confirmed, or a missing measurement, with the words to show. */
 export type OpenPoint = {
   readonly path: string;
-  readonly kind: "missing" | "assumed" | "refused";
+  readonly kind: "missing" | "assumed" | "refused" | "conflict";
   readonly message: string;
 };
 
 /** The same face for every kind of part; the engine never asks which kind it has. */
-export type PartKind<P> = {
+export type PartKind<P, D extends Drawing = Drawing> = {
   readonly kind: string;
   readonly label: string;
   readonly schema: z.ZodType<P>;
   readonly migrations: readonly Migration[];
   readonly defaults: (id: string, name: string, context: PartContext) => P;
-  readonly measures: (part: P, context: PartContext) => readonly Measure[];
+  readonly measures: (part: P, context: PartContext, around: Surroundings) => readonly Measure[];
   readonly outline: (part: P) => Rectangle;
-  readonly draw: (part: P, context: PartContext) => Drawing;
+  readonly draw: (part: P, context: PartContext, around: Surroundings) => D;
   readonly problems: (part: P, context: PartContext) => readonly Problem[];
   readonly openPoints: (part: P, context: PartContext) => readonly OpenPoint[];
   readonly dimensions: (part: P) => readonly DimensionSlot[];

@@ -67,7 +67,7 @@ function sectionsOf({ parts, counts, buildUp, library, job, settings }: QuoteInp
     .filter((part) => countedIds.has(part.id))
     .map((part) => ({
       heading: [part.location, part.name].filter(Boolean).join(": "),
-      paragraphs: scopeOf(part, assemblyFor(part, job.system, library), context),
+      paragraphs: part.kind === "stud-wall" ? scopeOf(part, assemblyFor(part, job.system, library), context) : [],
       price: shown(part.id),
     }));
   const extras = buildUp.byPart.find((each) => each.partId === "");
@@ -80,7 +80,7 @@ function sectionsOf({ parts, counts, buildUp, library, job, settings }: QuoteInp
 function notesOf({ counts }: QuoteInput): string[] {
   const points = counts.flatMap((count) => count.openPoints);
   const assumed = points.filter((point) => point.kind === "assumed").length;
-  const unmeasured = counts.filter((count) => count.lines.length === 0);
+  const unmeasured = counts.filter((count) => count.waits);
   const notes: string[] = [];
   if (assumed === 1) notes.push("One figure or choice is assumed and is to be confirmed on site.");
   if (assumed > 1) notes.push(`${assumed} figures or choices are assumed and are to be confirmed on site.`);

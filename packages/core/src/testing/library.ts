@@ -1,5 +1,6 @@
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import { type Assembly, assemblyFor, partContext } from "../assemblies";
+import type { Drawing, ElevationDrawing } from "../drawing/drawing";
 import { confirmedChoice, measured, type Opening, type StudWall, studWallKind } from "../parts";
 import type { MeasuringSystem, Nanometres } from "../units";
 
@@ -56,4 +57,10 @@ export function openingOf(
     height: measured(at.heightNm, ""),
     sill: measured(at.sillNm ?? 0, ""),
   };
+}
+
+/** The drawing of what is seen square on. Throws for any other. */
+export function elevationOf(drawing: Drawing): ElevationDrawing {
+  if (drawing.kind !== "elevation") throw new Error(`elevationOf: a drawing of kind "${drawing.kind}"`);
+  return drawing;
 }

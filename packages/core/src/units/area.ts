@@ -11,6 +11,6 @@ export const areaOf = (widthNm: Nanometres, heightNm: Nanometres): SquareMetres 
 export const toSquareFeet = (area: SquareMetres): number => area * SQUARE_FEET_PER_SQUARE_METRE;
 
 export function formatArea(area: SquareMetres, system: MeasuringSystem): string {
-  if (system === "imperial") return `${Number(toSquareFeet(area).toFixed(1))} sq ft`;
+  if (system === "imperial") return `${Number(toSquareFeet(area).toFixed(2))} sq ft`;
   return `${Number(area.toFixed(2))} m²`;
 }

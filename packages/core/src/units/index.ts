@@ -5,3 +5,4 @@ export * from "./formatLength";
 export * from "./length";
 export * from "./money";
 export * from "./parseLength";
+export * from "./volume";

@@ -1,8 +1,8 @@
 import { type Assembly, timberCode } from "../../assemblies";
 import type { FramingPiece, StudTally } from "../../layouts";
-import { type FramingRole, type PartContext, type StudWall, sectionOf } from "../../parts";
+import { type FramingRole, type PartContext, type StudWall, sectionOf, type WorkingStep } from "../../parts";
 import { formatLength, formatRunningLength, formatSpacing, type MeasuringSystem } from "../../units";
-import type { CountLine, Working, WorkingStep } from "../countLine";
+import type { CountLine, Working } from "../countLine";
 import { ROLE_WORDS } from "./roles";
 import { sourcesOf } from "./sources";
 

@@ -1,6 +1,6 @@
 import { type Assembly, assemblyFor, type Library, partContext } from "../../assemblies";
 import { layoutSheets, layoutStudWall, type SheetPiece } from "../../layouts";
-import { openingRectangle, type PartContext, type StudWall, studWallKind } from "../../parts";
+import { ALONE, openingRectangle, type PartContext, type StudWall, studWallKind } from "../../parts";
 import type { MeasuringSystem } from "../../units";
 import type { CountLine } from "../countLine";
 import type { PartCount } from "../partCount";
@@ -12,11 +12,11 @@ import { sheathingLine } from "./sheathing";
 export function countStudWall(wall: StudWall, system: MeasuringSystem, library: Library): PartCount {
   const context = partContext(system, library);
   const problems = studWallKind.problems(wall, context);
-  const drawing = studWallKind.draw(wall, context);
+  const drawing = studWallKind.draw(wall, context, ALONE);
   const openPoints = studWallKind.openPoints(wall, context);
-  const named = { partId: wall.id, partName: wall.name, openPoints };
-  if (problems.length > 0 || wall.length.valueNm === null)
-    return { ...named, lines: [], pieces: [], drawing, problems };
+  const waits = wall.length.valueNm === null;
+  const named = { partId: wall.id, partName: wall.name, waits, openPoints };
+  if (problems.length > 0 || waits) return { ...named, lines: [], pieces: [], drawing, problems };
 
   const assembly = assemblyFor(wall, system, library);
   const framing = layoutStudWall(wall, assembly, context);

@@ -1,8 +1,8 @@
 import type { Assembly } from "../../assemblies";
 import type { SheetPiece } from "../../layouts";
-import { grossAreaOf, netAreaOf, type StudWall } from "../../parts";
+import { grossAreaOf, netAreaOf, type StudWall, type WorkingStep } from "../../parts";
 import { areaOf, formatArea, formatLength, type MeasuringSystem, wholePacks } from "../../units";
-import type { CountLine, WorkingStep } from "../countLine";
+import type { CountLine } from "../countLine";
 
 /** Sheets to buy for the placed pieces, with the area method beside it as a check. */
 export function sheathingLine(

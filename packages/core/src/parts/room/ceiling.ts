@@ -9,7 +9,7 @@ import {
   type Polygon,
   polygonArea,
 } from "../../geometry";
-import { areaOf, NM_PER_M, type Nanometres, type SquareMetres } from "../../units";
+import { areaOf, type Nanometres, NM_PER_M, type SquareMetres } from "../../units";
 import { outward, type RoomOutline } from "./outline";
 import type { Drop, Room } from "./schema";
 

@@ -91,15 +91,7 @@ function misread(run: RoomRun, runs: readonly RoomRun[], system: MeasuringSystem
     [sizeNm, -sizeNm]
       .filter((changeNm) => nowNm + changeNm > 0)
       .map((changeNm) =>
-        relength(
-          slip,
-          run,
-          runs,
-          nowNm + changeNm,
-          `${words} too ${changeNm > 0 ? "short" : "long"}`,
-          system,
-          name,
-        ),
+        relength(slip, run, runs, nowNm + changeNm, `${words} too ${changeNm > 0 ? "short" : "long"}`, system, name),
       ),
   );
 }
@@ -152,38 +144,39 @@ function countedTwice(run: RoomRun, runs: readonly RoomRun[], name: Namer): Expl
 const toTurn = (degrees: number): number => ((degrees + 540) % 360) - 180;
 
 /**
- * A run with the gap's own length and way, put at each place where it turns squarely from the run before: at the end of
- * the walk or between two runs.
+ * A run with the gap's own length and way, kept square to the runs on both sides of it: at the end of the walk, or
+ * between two runs that it turns away from.
  */
 function missingRun(runs: readonly RoomRun[], system: MeasuringSystem, name: Namer): Explanation[] {
   const gap = endOf(runs);
-  const way = headings(runs);
-  const back = (Math.atan2(-gap.yNm, -gap.xNm) * 180) / Math.PI;
-  const squared = Math.round(back / 90) * 90;
-  const lengthNm = Math.round(-dot(gap, directionOf(squared)));
-  const last = runs[runs.length - 1];
-  if (!last || lengthNm <= 0) return [];
-  const heading = way[way.length - 1] ?? 0;
-  const turn = toTurn(squared - heading);
-  if (Math.abs(turn) !== 90) return [];
+  const ways = headings(runs);
+  const way = Math.round((Math.atan2(-gap.yNm, -gap.xNm) * 180) / Math.PI / 90) * 90;
+  const lengthNm = Math.round(-dot(gap, directionOf(way)));
+  if (lengthNm <= 0) return [];
   const text = formatLength(lengthNm, system);
-  const added: RoomRun = {
-    ...last,
-    id: `${last.id}-next`.slice(0, 40),
-    length: measured(lengthNm, text),
-    turnDegrees: { value: turn, assumed: true },
-  };
-  return [
-    {
-      slip: "missing-run",
-      runId: last.id,
-      message: `A wall of ${text} may be missing after ${name(last.id)}.`,
-      action: `Add ${text}`,
-      runs: [
-        ...runs.slice(0, -1),
-        { ...last, turnDegrees: { value: turn, assumed: false } },
-        added,
-      ],
-    },
-  ];
+  return runs.flatMap((run, index) => {
+    const turnIn = toTurn(way - (ways[index] ?? 0));
+    const turnOut = toTurn((ways[index + 1] ?? 0) - way);
+    if (Math.abs(turnIn) !== 90 || Math.abs(turnOut) !== 90) return [];
+    const added: RoomRun = {
+      ...run,
+      id: `${run.id.slice(0, 35)}-next`,
+      length: measured(lengthNm, text),
+      turnDegrees: { value: turnOut, assumed: true },
+    };
+    return [
+      {
+        slip: "missing-run" as const,
+        runId: run.id,
+        message: `A wall of ${text} may be missing after ${name(run.id)}.`,
+        action: `Add ${text}`,
+        runs: [
+          ...runs.slice(0, index),
+          { ...run, turnDegrees: { value: turnIn, assumed: false } },
+          added,
+          ...runs.slice(index + 1),
+        ],
+      },
+    ];
+  });
 }

@@ -1,6 +1,19 @@
-import { along, type Direction, headingFrom, leftOf, type Point, type Polygon, rightOf, signedArea } from "../../geometry";
+import {
+  along,
+  crossings,
+  type Direction,
+  headingFrom,
+  leftOf,
+  type MovedEdge,
+  type OffsetEdge,
+  offsetEdges,
+  type Point,
+  type Polygon,
+  rightOf,
+  signedArea,
+} from "../../geometry";
 import type { Nanometres } from "../../units";
-import type { Feature, Room, RoomRun, WallBuild } from "./schema";
+import type { Feature, Room, RoomRun } from "./schema";
 import { type WalkState, walkOf } from "./walk";
 
 /** A stretch of wall as seen from the room. Openings of its host have places between `startNm` and `endNm`. */
@@ -15,7 +28,6 @@ export type Face = {
   readonly startNm: Nanometres;
   readonly endNm: Nanometres;
   readonly thicknessNm: Nanometres;
-  readonly build: WallBuild;
 };
 
 export type RoomOutline = {
@@ -25,8 +37,10 @@ export type RoomOutline = {
   readonly faces: readonly Face[];
   /** Whether the walk goes with the clock, the room on its right hand. */
   readonly clockwise: boolean;
-  /** Corners of the room with its recesses and bumps; nothing until the walk closes. */
+  /** Corners of the room with its recesses and bumps; nothing until the walk closes without crossing itself. */
   readonly polygon: Polygon | undefined;
+  /** Stretches that cross, where they do. */
+  readonly crossed: readonly (readonly [Face, Face])[];
 };
 
 export const CLOSES: readonly WalkState[] = ["closed", "spread", "squared"];
@@ -69,7 +83,6 @@ function facesOfFeature(feature: Feature, { run, from, direction, out }: RunPlac
     startNm: 0,
     endNm: hostId ? endNm - startNm : depthNm,
     thicknessNm: feature.thickness.valueNm ?? 0,
-    build: run.build.value,
   });
   return [
     face("first-side", near, nearBack),
@@ -92,7 +105,6 @@ function facesOfRun(room: Room, place: RunPlace): Face[] {
     startNm,
     endNm,
     thicknessNm: run.thickness.valueNm ?? 0,
-    build: run.build.value,
   });
   const faces: Face[] = [];
   let startNm = 0;
@@ -122,12 +134,27 @@ export function outlineOf(room: Room): RoomOutline {
     if (!from || !to || !direction) return [];
     return facesOfRun(room, { run, from, to, direction, out: outward(direction, clockwise) });
   });
+  const ring = faces.map((face) => face.from);
+  const crossed = crossings(closes ? ring : [...ring, ...walk.corners.slice(-1)], closes).flatMap(([a, b]) => {
+    const [first, second] = [faces[a], faces[b]];
+    return first && second ? [[first, second] as const] : [];
+  });
   return {
     state: walk.state,
     gap: walk.gap,
     corners: walk.corners,
     faces,
     clockwise,
-    polygon: closes ? faces.map((face) => face.from) : undefined,
+    polygon: closes && crossed.length === 0 ? ring : undefined,
+    crossed,
   };
+}
+
+/** The outside of the walls behind the faces, mitred at the corners. */
+export function wallBacks({ faces, clockwise, polygon }: RoomOutline): MovedEdge[] {
+  const edges = faces.map((face): OffsetEdge => {
+    const heading = headingFrom(face.from, face.to) ?? { x: 1, y: 0 };
+    return { from: face.from, to: face.to, outward: outward(heading, clockwise), byNm: face.thicknessNm };
+  });
+  return offsetEdges(edges, polygon !== undefined);
 }

@@ -5,9 +5,6 @@ import { openingSchema } from "../stud-wall/schema";
 
 const idSchema = z.string().min(1).max(40);
 
-export const WALL_BUILDS = ["existing", "new"] as const;
-export type WallBuild = (typeof WALL_BUILDS)[number];
-
 /** One wall of the walk, as the tape reads it inside, and the turn at its end. */
 export const roomRunSchema = z.object({
   id: idSchema,
@@ -16,7 +13,6 @@ export const roomRunSchema = z.object({
   turnDegrees: chosenSchema(z.number().gt(-180).lt(180)),
   /** Of the wall behind the run, face to face. */
   thickness: dimensionSchema,
-  build: chosenSchema(z.enum(WALL_BUILDS)),
 });
 export type RoomRun = z.infer<typeof roomRunSchema>;
 
@@ -103,7 +99,7 @@ export const roomSchema = z.object({
   schemaVersion: z.literal(1),
   ...partBase,
   runs: z.array(roomRunSchema).min(1).max(200),
-  /** Whether the walk was said to be done; until then the last run may wait for its figure. */
+  /** Whether the walk was said to be done; until then the last run waits for its figure. */
   finished: z.boolean(),
   /** The largest gap that may be spread or squared up. */
   tolerance: dimensionSchema,

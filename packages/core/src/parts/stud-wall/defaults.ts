@@ -1,4 +1,5 @@
 import { feet, inches, type MeasuringSystem, millimetres, type Nanometres } from "../../units";
+import { newBase } from "../base";
 import { assumedChoice, assumedDimension, unmeasured } from "../dimension";
 import type { PartContext } from "../partKind";
 import { roomForOpening } from "./fit";
@@ -20,11 +21,11 @@ export function studWallDefaults(id: string, name: string, context: PartContext)
   const start = DEFAULTS[context.system];
   return {
     kind: "stud-wall",
-    schemaVersion: 1,
-    id,
-    name,
-    storey: "Ground",
-    location: "",
+    schemaVersion: 2,
+    ...newBase(id, name),
+    plan: null,
+    ends: { left: "free", right: "free" },
+    meetings: [],
     length: unmeasured,
     height: assumedDimension(start.heightNm),
     openings: [],
@@ -40,7 +41,7 @@ export function studWallDefaults(id: string, name: string, context: PartContext)
 }
 
 /** Rough openings to start from. A 6 ft 8 in door unit plus 2 in and 2 1/2 in: common practice. */
-const OPENING_SIZES: Record<
+export const OPENING_SIZES: Record<
   MeasuringSystem,
   Record<Opening["kind"], { widthNm: number; heightNm: number; sillNm: number }>
 > = {

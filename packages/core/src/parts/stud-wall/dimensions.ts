@@ -1,17 +1,37 @@
 import type { Nanometres } from "../../units";
 import { type Dimension, measured } from "../dimension";
+import { changeById, figureSetters } from "../figures";
 import type { DimensionSlot } from "../partKind";
 import { headNm } from "./fit";
-import type { Opening, StudWall } from "./schema";
+import type { Opening, StudWall, WallOnPlan } from "./schema";
 
 type OpeningField = "width" | "height" | "sill" | "position";
 
 /** The order a tape goes: the wall, then each opening from its left. */
 export function studWallDimensions(wall: StudWall): readonly DimensionSlot[] {
+  if (wall.plan) return dimensionsOnPlan(wall, wall.plan);
   return [
     { path: "length", label: "Length", of: "", dimension: wall.length },
     { path: "height", label: "Height", of: "", dimension: wall.height },
     ...wall.openings.flatMap(openingSlots),
+  ];
+}
+
+/** On the plan, length and openings are the room's; a stretch's ends and the height are the wall's own. */
+function dimensionsOnPlan(wall: StudWall, { roomId, hostId, stretch }: WallOnPlan): readonly DimensionSlot[] {
+  const own: DimensionSlot[] =
+    stretch.how === "part"
+      ? [
+          { path: "plan.from", label: "From the start of the room's wall", of: "", dimension: stretch.from },
+          { path: "plan.to", label: "To", of: "", dimension: stretch.to },
+        ]
+      : [];
+  const typedOn = { partId: roomId, path: `runs.${hostId}.length` };
+  return [
+    { path: "length", label: "Length", of: "", dimension: wall.length, typedOn },
+    ...own,
+    { path: "height", label: "Height", of: "", dimension: wall.height },
+    ...wall.openings.flatMap(openingSlots).map((slot) => ({ ...slot, typedOn: { partId: roomId, path: slot.path } })),
   ];
 }
 
@@ -33,7 +53,7 @@ function openingSlots(opening: Opening): DimensionSlot[] {
 }
 
 function changeOpening(wall: StudWall, id: string, change: (opening: Opening) => Opening): StudWall {
-  return { ...wall, openings: wall.openings.map((opening) => (opening.id === id ? change(opening) : opening)) };
+  return { ...wall, openings: changeById(wall.openings, id, change) };
 }
 
 function splitPath(path: string): { id: string; field: OpeningField | "head" } | undefined {
@@ -43,28 +63,25 @@ function splitPath(path: string): { id: string; field: OpeningField | "head" } |
 
 /** Sets one figure. A head height sets the opening's height above its sill. Throws for a path that is no figure. */
 export function withDimension(wall: StudWall, path: string, valueNm: Nanometres, typed: string): StudWall {
-  if (path === "length" || path === "height") return { ...wall, [path]: measured(valueNm, typed) };
   const target = splitPath(path);
-  if (!target) throw new Error(`withDimension: "${path}" is not a figure of a stud wall`);
-  const { id, field } = target;
-  if (field !== "head")
-    return changeOpening(wall, id, (opening) => ({ ...opening, [field]: measured(valueNm, typed) }));
-  return changeOpening(wall, id, (opening) => ({
-    ...opening,
-    height: measured(valueNm - (opening.sill.valueNm ?? 0), typed),
-  }));
+  if (target?.field !== "head") return setters.withDimension(wall, path, valueNm, typed);
+  const height = (opening: Opening) => measured(valueNm - (opening.sill.valueNm ?? 0), typed);
+  return changeOpening(wall, target.id, (opening) => ({ ...opening, height: height(opening) }));
 }
 
-/** Keeps an entry that could not be used beside the value still in force, or clears it. */
-export function withRefused(wall: StudWall, path: string, typed: string | undefined): StudWall {
-  const mark = (dimension: Dimension): Dimension => {
-    const { refused: _, ...rest } = dimension;
-    return typed === undefined ? rest : { ...rest, refused: typed };
-  };
-  if (path === "length") return { ...wall, length: mark(wall.length) };
-  if (path === "height") return { ...wall, height: mark(wall.height) };
+const setters = figureSetters<StudWall>((wall, path, to) => {
+  if (path === "length") return { ...wall, length: to(wall.length) };
+  if (path === "height") return { ...wall, height: to(wall.height) };
+  const end = /^plan\.(from|to)$/.exec(path)?.[1];
+  const { plan } = wall;
+  if (plan?.stretch.how === "part" && (end === "from" || end === "to")) {
+    return { ...wall, plan: { ...plan, stretch: { ...plan.stretch, [end]: to(plan.stretch[end]) } } };
+  }
   const target = splitPath(path);
-  if (!target) throw new Error(`withRefused: "${path}" is not a figure of a stud wall`);
+  if (!target) throw new Error(`stud wall: "${path}" is not one of its figures`);
   const field = target.field === "head" ? "height" : target.field;
-  return changeOpening(wall, target.id, (opening) => ({ ...opening, [field]: mark(opening[field]) }));
-}
+  return changeOpening(wall, target.id, (opening) => ({ ...opening, [field]: to(opening[field]) }));
+});
+
+/** Keeps an entry that could not be used beside the value still in force, or clears it. */
+export const withRefused = setters.withRefused;

@@ -1,4 +1,4 @@
-import type { Drawing, DrawnDimension } from "../../drawing/drawing";
+import type { DrawnDimension, ElevationDrawing } from "../../drawing/drawing";
 import type { Rectangle } from "../../geometry/rectangle";
 import { feet, formatLength } from "../../units";
 import type { PartContext } from "../partKind";
@@ -23,9 +23,10 @@ export const openingRectangle = (opening: Opening): Rectangle => ({
 });
 
 /** The wall as measured: outline, openings, and the chain of figures a builder reads along its foot. */
-export function drawStudWall(wall: StudWall, context: PartContext): Drawing {
+export function drawStudWall(wall: StudWall, context: PartContext): ElevationDrawing {
   const outline = studWallOutline(wall);
   return {
+    kind: "elevation",
     widthNm: outline.widthNm,
     heightNm: outline.heightNm,
     rectangles: [

@@ -1,3 +1,4 @@
+import type { ElevationDrawing } from "../../drawing/drawing";
 import type { PartKind } from "../partKind";
 import { studWallDefaults } from "./defaults";
 import { studWallDimensions, withDimension, withRefused } from "./dimensions";
@@ -8,7 +9,7 @@ import { studWallOpenPoints } from "./openPoints";
 import { studWallProblems } from "./problems";
 import { type StudWall, studWallSchema } from "./schema";
 
-export const studWallKind: PartKind<StudWall> = {
+export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   kind: "stud-wall",
   label: "Stud wall",
   schema: studWallSchema,

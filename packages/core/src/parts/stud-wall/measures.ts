@@ -9,12 +9,22 @@ export const openingAreaOf = (wall: StudWall): SquareMetres =>
 
 export const netAreaOf = (wall: StudWall): SquareMetres => grossAreaOf(wall) - openingAreaOf(wall);
 
-export function studWallMeasures(wall: StudWall, context: PartContext): readonly Measure[] {
-  if (wall.length.valueNm === null) return [];
+export function studWallMeasures(wall: StudWall, { system }: PartContext): readonly Measure[] {
+  const { valueNm } = wall.length;
+  if (valueNm === null) return [];
+  const length = formatLength(valueNm, system);
+  const height = formatLength(wall.height.valueNm ?? 0, system);
+  const gross = formatArea(grossAreaOf(wall), system);
+  const openings = formatArea(openingAreaOf(wall), system);
+  const net = formatArea(netAreaOf(wall), system);
+  const measure = (id: string, name: string, text: string, formula: string, withNumbers: string): Measure => {
+    const working = { sentence: `${name} of ${wall.name}.`, formula, withNumbers, steps: [] };
+    return { id, name, of: "", text, working, shapeIds: ["outline"] };
+  };
   return [
-    { name: "Length", text: formatRunningLength(wall.length.valueNm, context.system) },
-    { name: "Height", text: formatLength(wall.height.valueNm ?? 0, context.system) },
-    { name: "Area", text: formatArea(grossAreaOf(wall), context.system) },
-    { name: "Area less openings", text: formatArea(netAreaOf(wall), context.system) },
+    measure("length", "Length", formatRunningLength(valueNm, system), "as measured", length),
+    measure("height", "Height", height, "as measured", height),
+    measure("area", "Area", gross, "length × height", `${length} × ${height} = ${gross}`),
+    measure("net-area", "Area less openings", net, "area − openings", `${gross} − ${openings} = ${net}`),
   ];
 }

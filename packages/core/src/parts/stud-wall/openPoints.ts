@@ -1,4 +1,5 @@
-import { formatLength, formatSpacing } from "../../units";
+import { formatSpacing } from "../../units";
+import { figurePoints } from "../openPointsOf";
 import type { OpenPoint, PartContext } from "../partKind";
 import { studWallDimensions } from "./dimensions";
 import type { ParameterName, StudWall } from "./schema";
@@ -24,17 +25,7 @@ export function parameterText(wall: StudWall, name: ParameterName, context: Part
 
 /** What is missing, refused or assumed on this wall, in the order to settle it. */
 export function studWallOpenPoints(wall: StudWall, context: PartContext): readonly OpenPoint[] {
-  const figures = studWallDimensions(wall).flatMap(({ path, label, of, dimension }): OpenPoint[] => {
-    const name = of ? `${of}: ${label.toLowerCase()}` : label;
-    if (dimension.refused !== undefined) {
-      return [{ path, kind: "refused", message: `${name}: “${dimension.refused}” could not be used` }];
-    }
-    if (dimension.valueNm === null) return [{ path, kind: "missing", message: `${name} is not measured yet` }];
-    if (!dimension.assumed || path.endsWith(".head")) return [];
-    return [
-      { path, kind: "assumed", message: `${name} is assumed: ${formatLength(dimension.valueNm, context.system)}` },
-    ];
-  });
+  const figures = figurePoints(studWallDimensions(wall), context.system);
   const choices = PARAMETER_NAMES.filter((name) => wall.parameters[name].assumed).map((name): OpenPoint => {
     const message = `${PARAMETER_LABELS[name]} is assumed: ${parameterText(wall, name, context)}`;
     return { path: `parameters.${name}`, kind: "assumed", message };

@@ -86,7 +86,7 @@ describe("an entry on a wall", () => {
   });
 
   it("of a path that is no figure is a fault of the program", () => {
-    expect(() => enter(base(), "colour", "12'")).toThrow('"colour" is not a figure');
+    expect(() => enter(base(), "colour", "12'")).toThrow('"colour" is not one of its figures');
   });
 });
 

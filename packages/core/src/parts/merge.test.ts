@@ -1,0 +1,100 @@
+import fc from "fast-check";
+import { contexts, wallOf } from "../testing/library";
+import { entered, walkedRoom } from "../testing/rooms";
+import { feet } from "../units";
+import { differenceName, differencesBetween, fieldText, mergeParts, type Side } from "./merge";
+import { newRoomOpening, type Room } from "./room";
+
+const context = contexts.imperial;
+const base = walkedRoom([["12'"], ["10'"], ["12'"], ["10'"]]);
+
+const withDoor = (room: Room, id: string, hostId = "a"): Room => {
+  const door = newRoomOpening(room, hostId, "door", id, context);
+  return door ? { ...room, openings: [...room.openings, door] } : room;
+};
+
+describe("two versions of one part", () => {
+  it("joins changes of different fields by itself", () => {
+    const mine = entered(base, { "runs.a.length": "12'1" });
+    const theirs = withDoor({ ...base, name: "Boot room" }, "d", "r2");
+    const merged = mergeParts(base, mine, theirs) as Room;
+    expect(merged.runs[0]?.length.valueNm).toBe(feet(12) + feet(1) / 12);
+    expect(merged.name).toBe("Boot room");
+    expect(merged.openings.map((each) => each.id)).toEqual(["d"]);
+  });
+
+  it("shows both versions of a field that both changed, and takes the one chosen", () => {
+    const mine = entered(base, { "runs.a.length": "12'1" });
+    const theirs = entered(base, { "runs.a.length": "12'2" });
+    const [difference, ...rest] = differencesBetween(base, mine, theirs);
+    expect(rest).toEqual([]);
+    expect(difference).toMatchObject({ path: "runs.a.length", changedBy: "both" });
+    expect(differenceName("runs.a.length", mine, theirs)).toBe("Wall A");
+    expect([difference?.mine, difference?.theirs].map((value) => fieldText(value, context))).toEqual([
+      "12' 1\"",
+      "12' 2\"",
+    ]);
+    const chosen = mergeParts(base, mine, theirs, new Map<string, Side>([["runs.a.length", "theirs"]]));
+    expect(chosen).toEqual(theirs);
+    expect(mergeParts(base, mine, theirs)).toEqual(mine);
+  });
+
+  it("keeps what one added and the other never saw, in its place", () => {
+    const mine = withDoor(base, "mine");
+    const theirs = withDoor(base, "theirs", "r3");
+    const merged = mergeParts(base, mine, theirs) as Room;
+    expect(new Set(merged.openings.map((each) => each.id))).toEqual(new Set(["mine", "theirs"]));
+  });
+
+  it("asks when one took out what the other changed", () => {
+    const start = withDoor(base, "d");
+    const mine = entered(start, { "openings.d.width": "3'" });
+    const found = differencesBetween(start, mine, base);
+    expect(found).toMatchObject([{ path: "openings.d", changedBy: "both", theirs: undefined }]);
+    expect(fieldText(found[0]?.theirs, context)).toBe("not there");
+    expect(differenceName("openings.d", mine, base)).toBe("Door 1");
+  });
+
+  it("names choices and names of a stud wall", () => {
+    const wall = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) });
+    const bearing = { ...wall, parameters: { ...wall.parameters, bearing: { value: true, assumed: false } } };
+    const [found] = differencesBetween(wall, bearing, {
+      ...wall,
+      parameters: { ...wall.parameters, bearing: { value: false, assumed: true } },
+    });
+    expect(found?.path).toBe("parameters.bearing");
+    expect(differenceName("parameters.bearing", wall, bearing)).toBe("Parameters: bearing");
+    expect(fieldText(found?.mine, context)).toBe("yes");
+  });
+
+  it("is the one version or the other when every field is chosen from it, and loses nothing (property)", () => {
+    const length = fc.integer({ min: 1, max: 400 });
+    const version = fc.record({
+      a: length,
+      b: length,
+      name: fc.constantFrom("Hall", "Den", "Loft"),
+      doors: fc.subarray(["a", "r2", "r3", "r4"]),
+    });
+    const made = (v: { a: number; b: number; name: string; doors: string[] }): Room => {
+      const sized = entered(base, { "runs.a.length": `${v.a + 60}`, "runs.r2.length": `${v.b + 60}` });
+      return v.doors.reduce((room, host) => withDoor(room, `door-${host}`, host), { ...sized, name: v.name });
+    };
+    fc.assert(
+      fc.property(version, version, (first, second) => {
+        const [mine, theirs] = [made(first), made(second)];
+        const all = (side: Side) =>
+          new Map(differencesBetween(base, mine, theirs).map((each) => [each.path, side] as const));
+        const sorted = (room: Room) => ({
+          ...room,
+          openings: room.openings.toSorted((x, y) => x.id.localeCompare(y.id)),
+        });
+        expect(sorted(mergeParts(base, mine, theirs, all("mine")) as Room)).toEqual(sorted(mine));
+        expect(sorted(mergeParts(base, mine, theirs, all("theirs")) as Room)).toEqual(sorted(theirs));
+        // By itself it never drops a door that either put in.
+        const ids = (mergeParts(base, mine, theirs) as Room).openings.map((each) => each.id);
+        for (const each of [...mine.openings, ...theirs.openings]) expect(ids).toContain(each.id);
+      }),
+      { numRuns: 200 },
+    );
+  });
+});

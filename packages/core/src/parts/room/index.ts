@@ -1,0 +1,46 @@
+import type { PlanDrawing } from "../../drawing/drawing";
+import { boundsOf } from "../../geometry";
+import type { PartKind } from "../partKind";
+import { roomDefaults } from "./defaults";
+import { roomDimensions, withDimension, withRefused } from "./dimensions";
+import { drawRoom } from "./draw";
+import { roomMeasures } from "./measures";
+import { roomOpenPoints } from "./openPoints";
+import { outlineOf } from "./outline";
+import { roomProblems } from "./problems";
+import { type Room, roomSchema } from "./schema";
+
+export const roomKind: PartKind<Room, PlanDrawing> = {
+  kind: "room",
+  label: "Room",
+  schema: roomSchema,
+  migrations: [],
+  defaults: roomDefaults,
+  measures: roomMeasures,
+  outline: (room) => {
+    const bounds = boundsOf(outlineOf(room).corners);
+    if (!bounds) return { xNm: 0, yNm: 0, widthNm: 0, heightNm: 0 };
+    const { min, max } = bounds;
+    return { xNm: min.xNm, yNm: min.yNm, widthNm: max.xNm - min.xNm, heightNm: max.yNm - min.yNm };
+  },
+  draw: drawRoom,
+  problems: roomProblems,
+  openPoints: roomOpenPoints,
+  dimensions: roomDimensions,
+  withDimension,
+  withRefused,
+};
+
+export * from "./ceiling";
+export * from "./corners";
+export * from "./defaults";
+export { openingQuad } from "./draw";
+export * from "./edit";
+export * from "./explainGap";
+export * from "./hosts";
+export * from "./names";
+export * from "./openings";
+export { walkPoint } from "./openPoints";
+export * from "./outline";
+export * from "./schema";
+export * from "./walk";

@@ -1,0 +1,151 @@
+import {
+  measured,
+  type Opening,
+  type Part,
+  type Room,
+  type RoomOpening,
+  type StudWall,
+  unmeasured,
+  type WallEnd,
+  type WallOnPlan,
+} from "../parts";
+import type { Nanometres } from "../units";
+import { openingsIn, type PlanOpening, stretchOn } from "./openings";
+import type { PlacedFace } from "./place";
+import type { JobPlan, StoreyPlan } from "./storeyPlan";
+import type { PlanWall } from "./walls";
+
+/** A stud wall where it stands on the plan. */
+export type StandingWall = {
+  readonly wall: PlanWall;
+  readonly storey: StoreyPlan;
+  readonly fromNm: Nanometres;
+  readonly toNm: Nanometres;
+  /** Whether its left end, seen from the room it was chosen in, is where the plan's wall begins. */
+  readonly leftIsFrom: boolean;
+};
+
+type Span = { readonly fromNm: Nanometres; readonly toNm: Nanometres };
+
+function spanOf({ stretch }: WallOnPlan, wall: PlanWall, faces: readonly PlacedFace[]): Span | undefined {
+  const [first] = faces;
+  if (!first) return undefined;
+  if (stretch.how === "whole") return { fromNm: wall.framedFromNm, toNm: wall.framedToNm };
+  if (stretch.how === "part") {
+    const { from, to } = stretch;
+    return from.valueNm === null || to.valueNm === null ? undefined : stretchOn(wall, first, from.valueNm, to.valueNm);
+  }
+  const spans = faces.map((face) => stretchOn(wall, face, face.face.startNm, face.face.endNm));
+  const fromNm = Math.min(...spans.map((span) => span.fromNm));
+  const toNm = Math.max(...spans.map((span) => span.toNm));
+  // Where the room's side ends with the wall, the frame ends as the whole wall's does.
+  return {
+    fromNm: fromNm <= wall.fromNm ? wall.framedFromNm : fromNm,
+    toNm: toNm >= wall.toNm ? wall.framedToNm : toNm,
+  };
+}
+
+/** Undefined while its room is not on the plan: gone, or not closed. */
+export function standingWall(studWall: StudWall, plan: JobPlan): StandingWall | undefined {
+  const { plan: onPlan } = studWall;
+  if (!onPlan) return undefined;
+  for (const storey of plan.storeys) {
+    for (const wall of storey.walls) {
+      const faces = wall.faces.filter((face) => face.roomId === onPlan.roomId && face.face.hostId === onPlan.hostId);
+      const [face] = faces;
+      const span = spanOf(onPlan, wall, faces);
+      const room = storey.rooms.find((each) => each.room.id === onPlan.roomId);
+      if (!face || !span || !room) continue;
+      const along = face.heading.x * wall.direction.x + face.heading.y * wall.direction.y > 0;
+      return { wall, storey, ...span, leftIsFrom: along === room.outline.clockwise };
+    }
+  }
+  return undefined;
+}
+
+const OPENING_KINDS: Record<RoomOpening["kind"], Opening["kind"]> = {
+  door: "door",
+  window: "window",
+  plain: "plain",
+  // Framed square; the curve is made up within it.
+  arch: "plain",
+};
+
+function wallOpening({ opening, fromNm, toNm }: PlanOpening, standing: StandingWall): Opening {
+  const positionNm = standing.leftIsFrom ? fromNm - standing.fromNm : standing.toNm - toNm;
+  const { id, name, width, height, sill } = opening;
+  const position = { valueNm: positionNm, typed: "", assumed: opening.position.assumed };
+  return { id, kind: OPENING_KINDS[opening.kind], name, width, height, sill, position };
+}
+
+/** The openings that lie in the stretch, each once: where two rooms typed one in the same place, the first stands. */
+function openingsOf(standing: StandingWall): Opening[] {
+  const within = openingsIn(standing.wall, standing.storey.rooms).filter(
+    (each) => each.fromNm >= standing.fromNm && each.toNm <= standing.toNm,
+  );
+  const kept = within.filter(
+    (each, index) => !within.slice(0, index).some((other) => other.fromNm < each.toNm && each.fromNm < other.toNm),
+  );
+  return kept.map((each) => wallOpening(each, standing));
+}
+
+const roomsAlong = ({ wall, storey }: StandingWall): Room[] =>
+  storey.rooms.filter(({ room }) => wall.faces.some((face) => face.roomId === room.id)).map(({ room }) => room);
+
+/** Up to the ceiling: the highest of the rooms on both sides. The wall's own figure counts once somebody has measured it. */
+function heightOf(studWall: StudWall, standing: StandingWall): StudWall["height"] {
+  if (!studWall.height.assumed) return studWall.height;
+  const heights = roomsAlong(standing).map((room) => room.ceiling.height);
+  const highest = heights.reduce<StudWall["height"] | undefined>(
+    (best, next) => ((next.valueNm ?? 0) > (best?.valueNm ?? 0) ? next : best),
+    undefined,
+  );
+  return highest?.valueNm ? { valueNm: highest.valueNm, typed: "", assumed: highest.assumed } : studWall.height;
+}
+
+function endsOf({ wall, fromNm, toNm, leftIsFrom }: StandingWall): StudWall["ends"] {
+  const from: WallEnd = fromNm === wall.framedFromNm ? wall.start : "meets";
+  const to: WallEnd = toNm === wall.framedToNm ? wall.end : "meets";
+  return leftIsFrom ? { left: from, right: to } : { left: to, right: from };
+}
+
+function meetingsOf(standing: StandingWall): StudWall["meetings"] {
+  const { wall, storey, fromNm, toNm, leftIsFrom } = standing;
+  const names = (index: number) => {
+    const ids = new Set(storey.walls[index]?.faces.map((face) => face.roomId));
+    return storey.rooms
+      .filter(({ room }) => ids.has(room.id))
+      .map(({ room }) => room.name)
+      .join(" and ")
+      .slice(0, 160);
+  };
+  return wall.meetings
+    .filter((meeting) => meeting.atNm > fromNm && meeting.atNm < toNm)
+    .map((meeting) => ({
+      positionNm: leftIsFrom ? meeting.atNm - fromNm : toNm - meeting.atNm,
+      thicknessNm: meeting.thicknessNm,
+      withName: names(meeting.wall),
+    }))
+    .toSorted((a, b) => a.positionNm - b.positionNm);
+}
+
+/** A stud wall with the figures that the plan gives it. A lone wall stays as it is. */
+export function resolveWall(studWall: StudWall, plan: JobPlan): StudWall {
+  if (!studWall.plan) return studWall;
+  const standing = standingWall(studWall, plan);
+  if (!standing) return { ...studWall, length: unmeasured, openings: [], meetings: [] };
+  const lengthNm = Math.max(0, standing.toNm - standing.fromNm);
+  return {
+    ...studWall,
+    storey: standing.storey.name,
+    length: lengthNm > 0 ? measured(lengthNm, "") : unmeasured,
+    height: heightOf(studWall, standing),
+    openings: openingsOf(standing),
+    ends: endsOf(standing),
+    meetings: meetingsOf(standing),
+  };
+}
+
+/** Every part with what the plan knows of it put in. Parts that take nothing from the plan are the same objects. */
+export const resolveParts = (parts: readonly Part[], plan: JobPlan): readonly Part[] =>
+  parts.map((part) => (part.kind === "stud-wall" ? resolveWall(part, plan) : part));

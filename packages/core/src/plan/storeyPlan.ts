@@ -1,0 +1,96 @@
+import { boundsOf, overlapArea } from "../geometry";
+import { ALONE, type Part, type Room, type StoreyPart, type Surroundings } from "../parts";
+import { metres, type SquareMetres } from "../units";
+import { type Footprint, footprintOf } from "./footprint";
+import { sharedOpenings } from "./openings";
+import { type PlacedRoom, placeRooms } from "./place";
+import { type PlanWall, planWalls } from "./walls";
+
+export type Overlap = { readonly a: Room; readonly b: Room; readonly area: SquareMetres };
+
+/** One storey from above: rooms where they stand, the walls between and round them, and what follows. */
+export type StoreyPlan = {
+  readonly name: string;
+  readonly storey: StoreyPart | undefined;
+  readonly rooms: readonly PlacedRoom[];
+  readonly walls: readonly PlanWall[];
+  readonly footprint: Footprint | undefined;
+  readonly overlaps: readonly Overlap[];
+  readonly surroundings: ReadonlyMap<string, Surroundings>;
+};
+
+export type JobPlan = { readonly storeys: readonly StoreyPlan[] };
+
+/** Rounding and thin slivers of a joined wall are no overlap. */
+const LEAST_OVERLAP: SquareMetres = 0.02;
+
+function overlapsOf(rooms: readonly PlacedRoom[]): Overlap[] {
+  return rooms.flatMap((a, index) =>
+    rooms.slice(index + 1).flatMap((b): Overlap[] => {
+      if (!a.polygon || !b.polygon || !near(a, b)) return [];
+      const area = overlapArea(a.polygon, b.polygon);
+      return area < LEAST_OVERLAP ? [] : [{ a: a.room, b: b.room, area }];
+    }),
+  );
+}
+
+function near(a: PlacedRoom, b: PlacedRoom): boolean {
+  const [boxA, boxB] = [boundsOf(a.polygon ?? []), boundsOf(b.polygon ?? [])];
+  if (!boxA || !boxB) return false;
+  return (
+    boxA.min.xNm < boxB.max.xNm &&
+    boxB.min.xNm < boxA.max.xNm &&
+    boxA.min.yNm < boxB.max.yNm &&
+    boxB.min.yNm < boxA.max.yNm
+  );
+}
+
+export function planStorey(name: string, rooms: readonly Room[], storey: StoreyPart | undefined): StoreyPlan {
+  const placed = placeRooms(rooms);
+  const walls = planWalls(placed);
+  const shared = sharedOpenings(walls, placed);
+  return {
+    name,
+    storey,
+    rooms: placed,
+    walls,
+    footprint: footprintOf(placed),
+    overlaps: overlapsOf(placed),
+    surroundings: new Map([...shared].map(([roomId, openings]) => [roomId, { sharedOpenings: openings }])),
+  };
+}
+
+/** The storeys' names from the lowest up; those without a level stay in the order they came. */
+export function storeyNames(parts: readonly Part[]): readonly string[] {
+  const levels = new Map(parts.flatMap((part) => (part.kind === "storey" ? [[part.storey, part.level] as const] : [])));
+  const names = [...new Set(parts.map((part) => part.storey))];
+  return names.toSorted((a, b) => (levels.get(a) ?? 0) - (levels.get(b) ?? 0));
+}
+
+export function planJob(parts: readonly Part[]): JobPlan {
+  const rooms = parts.filter((part): part is Room => part.kind === "room");
+  const storeys = parts.filter((part): part is StoreyPart => part.kind === "storey");
+  return {
+    storeys: storeyNames(parts).map((name) =>
+      planStorey(
+        name,
+        rooms.filter((room) => room.storey === name),
+        storeys.find((storey) => storey.storey === name),
+      ),
+    ),
+  };
+}
+
+export const surroundingsOf = (plan: JobPlan, partId: string): Surroundings =>
+  plan.storeys.flatMap((storey) => storey.surroundings.get(partId) ?? [])[0] ?? ALONE;
+
+const BESIDE_NM = metres(1);
+
+/** A free place for a new room, beside all that stands on its storey. */
+export function placeBeside(plan: StoreyPlan | undefined): Extract<Room["place"], { how: "free" }> {
+  const corners = (plan?.rooms ?? []).flatMap((room) => room.faces.flatMap((face) => [face.from, face.to]));
+  const bounds = boundsOf(corners);
+  const free = { how: "free" as const, turnDegrees: 0 };
+  if (!bounds) return { ...free, xNm: 0, yNm: 0 };
+  return { ...free, xNm: Math.round(bounds.max.xNm + BESIDE_NM), yNm: Math.round(bounds.max.yNm) };
+}

@@ -1,0 +1,196 @@
+import { type Direction, dot, leftOf, linesMeet, type Point } from "../geometry";
+import { millimetres, type Nanometres } from "../units";
+import type { PlacedFace, PlacedRoom } from "./place";
+
+/** How far apart two faces may be measured and still be the two sides of one wall. */
+const SAME_WALL_NM = millimetres(50);
+/** Faces in one line with no more than a crossing wall between them go on as one wall. */
+const GOES_ON_NM = millimetres(500);
+const SAME_WAY_DEGREES = 1.5;
+/** Walls that meet at less than this are not framed as a corner. */
+const LEAST_CORNER_DEGREES = 20;
+
+/** What stands at the end of a wall. */
+export type WallJunction = "free" | "corner-through" | "corner-butts" | "meets";
+
+export type WallMeeting = { readonly atNm: Nanometres; readonly thicknessNm: Nanometres; readonly wall: number };
+
+/**
+ * One wall of the storey, with the rooms on its one or both sides. Places along it are measured in its direction from the
+ * foot of the page's origin. `fromNm` and `toNm` are between the faces of the walls it ends at; the framed ones go to where
+ * its frame ends.
+ */
+export type PlanWall = {
+  readonly direction: Direction;
+  readonly normal: Direction;
+  /** Of its centre line, along the normal. */
+  readonly centreNm: Nanometres;
+  readonly thicknessNm: Nanometres;
+  readonly fromNm: Nanometres;
+  readonly toNm: Nanometres;
+  readonly framedFromNm: Nanometres;
+  readonly framedToNm: Nanometres;
+  readonly start: WallJunction;
+  readonly end: WallJunction;
+  readonly meetings: readonly WallMeeting[];
+  readonly faces: readonly PlacedFace[];
+};
+
+type Sided = PlacedFace & { degrees: number; centreNm: number; startNm: number; endNm: number };
+
+/** From 0 up to but not including 180: which way a wall lies, not which way it was walked. */
+function lieOf({ x, y }: Direction): number {
+  const degrees = (Math.atan2(y, x) * 180) / Math.PI;
+  const lie = ((degrees % 180) + 180) % 180;
+  return lie > 180 - SAME_WAY_DEGREES / 2 ? 0 : lie;
+}
+
+const directionOfLie = (degrees: number): Direction => {
+  if (degrees === 0) return { x: 1, y: 0 };
+  if (degrees === 90) return { x: 0, y: 1 };
+  const radians = (degrees * Math.PI) / 180;
+  return { x: Math.cos(radians), y: Math.sin(radians) };
+};
+
+/** Faces sorted into the ways they lie; faces of nearly one way take the first's. */
+function byLie(faces: readonly PlacedFace[]): Map<number, PlacedFace[]> {
+  const groups = new Map<number, PlacedFace[]>();
+  for (const face of faces) {
+    const lie = lieOf(face.heading);
+    const known = [...groups.keys()].find((each) => Math.abs(each - lie) <= SAME_WAY_DEGREES);
+    const rounded = Math.abs(lie - 90) < SAME_WAY_DEGREES ? 90 : lie < SAME_WAY_DEGREES ? 0 : lie;
+    const group = groups.get(known ?? rounded);
+    if (group) group.push(face);
+    else groups.set(known ?? rounded, [face]);
+  }
+  return groups;
+}
+
+function sided(face: PlacedFace, degrees: number): Sided {
+  const direction = directionOfLie(degrees);
+  const normal = leftOf(direction);
+  const middle: Point = { xNm: (face.from.xNm + face.to.xNm) / 2, yNm: (face.from.yNm + face.to.yNm) / 2 };
+  const outwards = Math.sign(face.out.x * normal.x + face.out.y * normal.y) || 1;
+  const ends = [dot(face.from, direction), dot(face.to, direction)];
+  return {
+    ...face,
+    degrees,
+    centreNm: dot(middle, normal) + (outwards * face.face.thicknessNm) / 2,
+    startNm: Math.min(...ends),
+    endNm: Math.max(...ends),
+  };
+}
+
+type Run = { readonly degrees: number; readonly faces: Sided[]; centreNm: number; startNm: number; endNm: number };
+
+/** Faces on one centre line that touch, overlap or go on past a crossing wall. */
+function joinUp(faces: readonly Sided[]): Run[] {
+  const runs: Run[] = [];
+  for (const face of faces.toSorted((a, b) => a.startNm - b.startNm)) {
+    const fits = (run: Run) =>
+      Math.abs(run.centreNm - face.centreNm) <= SAME_WALL_NM && face.startNm - run.endNm <= GOES_ON_NM;
+    const run = runs.find(fits);
+    if (!run) {
+      const { degrees, centreNm, startNm, endNm } = face;
+      runs.push({ degrees, faces: [face], centreNm, startNm, endNm });
+      continue;
+    }
+    run.faces.push(face);
+    run.endNm = Math.max(run.endNm, face.endNm);
+  }
+  return runs;
+}
+
+function wallOf(run: Run): PlanWall {
+  const direction = directionOfLie(run.degrees);
+  const thicknessNm = Math.max(...run.faces.map((face) => face.face.thicknessNm));
+  return {
+    direction,
+    normal: leftOf(direction),
+    centreNm: Math.round(run.centreNm),
+    thicknessNm,
+    fromNm: Math.round(run.startNm),
+    toNm: Math.round(run.endNm),
+    framedFromNm: Math.round(run.startNm),
+    framedToNm: Math.round(run.endNm),
+    start: "free",
+    end: "free",
+    meetings: [],
+    faces: run.faces,
+  };
+}
+
+type Crossing = { readonly atNm: number; readonly halfNm: number; readonly place: "start" | "end" | "between" };
+
+/** Where `other` touches `wall`, seen along `wall`. Undefined where they do not touch. */
+function crossingOf(wall: PlanWall, other: PlanWall): Crossing | undefined {
+  const sine = Math.abs(wall.direction.x * other.direction.y - wall.direction.y * other.direction.x);
+  if (sine < Math.sin((LEAST_CORNER_DEGREES * Math.PI) / 180)) return undefined;
+  const on = (each: PlanWall): Point => ({
+    xNm: each.normal.x * each.centreNm,
+    yNm: each.normal.y * each.centreNm,
+  });
+  const met = linesMeet(on(wall), wall.direction, on(other), other.direction);
+  if (!met) return undefined;
+  const reach = (each: PlanWall, byNm: number) => byNm / 2 / sine + each.thicknessNm / 2 + SAME_WALL_NM;
+  const atNm = dot(met, wall.direction);
+  const otherNm = dot(met, other.direction);
+  const ownReach = reach(wall, other.thicknessNm);
+  const otherReach = reach(other, wall.thicknessNm);
+  if (atNm < wall.fromNm - ownReach || atNm > wall.toNm + ownReach) return undefined;
+  if (otherNm < other.fromNm - otherReach || otherNm > other.toNm + otherReach) return undefined;
+  const halfNm = other.thicknessNm / 2 / sine;
+  const place =
+    atNm <= wall.fromNm + halfNm + SAME_WALL_NM
+      ? "start"
+      : atNm >= wall.toNm - halfNm - SAME_WALL_NM
+        ? "end"
+        : "between";
+  return { atNm, halfNm, place };
+}
+
+const lengthOf = (wall: PlanWall): number => wall.toNm - wall.fromNm;
+
+/** At a corner the longer wall runs through, and the other butts against it (common practice); the first where they are alike. */
+const runsThrough = (wall: PlanWall, index: number, other: PlanWall, otherIndex: number): boolean => {
+  const longerBy = lengthOf(wall) - lengthOf(other);
+  return Math.abs(longerBy) > SAME_WALL_NM ? longerBy > 0 : index < otherIndex;
+};
+
+function withJunctions(wall: PlanWall, index: number, walls: readonly PlanWall[]): PlanWall {
+  let { start, end, framedFromNm, framedToNm } = wall;
+  const meetings: WallMeeting[] = [];
+  for (const [otherIndex, other] of walls.entries()) {
+    if (otherIndex === index) continue;
+    const crossing = crossingOf(wall, other);
+    const back = crossing && crossingOf(other, wall);
+    if (!crossing || !back) continue;
+    const { atNm, halfNm, place } = crossing;
+    if (place === "between") {
+      meetings.push({ atNm: Math.round(atNm), thicknessNm: other.thicknessNm, wall: otherIndex });
+      continue;
+    }
+    const corner = back.place !== "between";
+    const through = corner && runsThrough(wall, index, other, otherIndex);
+    const kind = !corner ? "meets" : through ? "corner-through" : "corner-butts";
+    const away = through ? 1 : -1;
+    if (place === "start") {
+      start = kind;
+      framedFromNm = Math.round(atNm - away * halfNm);
+    } else {
+      end = kind;
+      framedToNm = Math.round(atNm + away * halfNm);
+    }
+  }
+  meetings.sort((a, b) => a.atNm - b.atNm);
+  return { ...wall, start, end, framedFromNm, framedToNm, meetings };
+}
+
+/** The walls of a storey: faces back to back are one wall, faces in line are one wall, and where they meet is known. */
+export function planWalls(rooms: readonly PlacedRoom[]): readonly PlanWall[] {
+  const faces = rooms.filter((room) => room.polygon).flatMap((room) => room.faces);
+  const walls = [...byLie(faces)].flatMap(([degrees, group]) =>
+    joinUp(group.map((face) => sided(face, degrees))).map(wallOf),
+  );
+  return walls.map((wall, index) => withJunctions(wall, index, walls));
+}
