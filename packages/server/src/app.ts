@@ -1,5 +1,6 @@
 import { existsSync } from "node:fs";
 import { join } from "node:path";
+import { LARGEST_PHOTO_BYTES } from "@wide-porch/core";
 import compression from "compression";
 import cookieParser from "cookie-parser";
 import express, { type Express, type RequestHandler } from "express";
@@ -15,6 +16,7 @@ import { jobFileEndpoints } from "./jobFiles/routes";
 import { jobEndpoints } from "./jobs/routes";
 import { openApiDocument } from "./openapi/document";
 import { partEndpoints } from "./parts/routes";
+import { photoEndpoints } from "./photos/routes";
 import { priceListEndpoints } from "./priceList/routes";
 import { quoteEndpoints } from "./quotes/routes";
 import { AttemptStore } from "./sessions/attemptStore";
@@ -24,11 +26,15 @@ import { readSession, requireCsrfToken } from "./sessions/signedIn";
 const WRONG_SIGN_INS = 10;
 const WINDOW_MS = 10 * 60_000;
 const LARGEST_BODY = "4mb";
+/** A job file carries the job's photos. */
+const LARGEST_JOB_FILE = "200mb";
+const PHOTO_PATH = /\/photos\/[^/]+$/;
 
 export const allEndpoints = (dataSource: DataSource, config: Pick<Config, "demo" | "secureCookies">): Endpoint[] => [
   ...sessionEndpoints(dataSource, config),
   ...jobEndpoints(dataSource),
   ...partEndpoints(dataSource),
+  ...photoEndpoints(dataSource),
   ...quoteEndpoints(dataSource),
   ...priceListEndpoints(dataSource),
   ...jobFileEndpoints(dataSource),
@@ -63,6 +69,9 @@ function apiRouter(dataSource: DataSource, config: Config): express.Router {
   router.get("/openapi.json", (_request, response) => {
     response.json(openApi);
   });
+  router.use("/job-files", express.json({ limit: LARGEST_JOB_FILE }));
+  // A little more than a photo may be, so that one too large is told so in words.
+  router.use(PHOTO_PATH, express.raw({ type: () => true, limit: LARGEST_PHOTO_BYTES + 1024 }));
   router.use(express.json({ limit: LARGEST_BODY }), cookieParser(), readSession(dataSource), requireCsrfToken);
   router.post("/session", signInLimit(dataSource));
   mount(router, endpoints);

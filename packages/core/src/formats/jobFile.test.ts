@@ -9,6 +9,7 @@ const file = {
   schemaVersion: 1,
   job: startJob(start, starterCompanySettings),
   parts: [wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) })],
+  photos: [],
   quotes: [],
 };
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { jobMigrations, jobSchema } from "../job";
 import { migrate } from "../migrations/migrate";
-import { PART_KINDS, partSchema } from "../parts";
+import { PART_KINDS, PHOTO_TYPES, partSchema } from "../parts";
 import { type Problem, problem } from "../problems/problem";
 import { quoteDocumentSchema } from "../quote";
 
@@ -14,6 +14,11 @@ export const jobFileSchema = z
     schemaVersion: z.literal(1),
     job: jobSchema,
     parts: z.array(partSchema).max(2000),
+    /** The parts' photos, as the pictures they were kept as. Files from before there were any have none. */
+    photos: z
+      .array(z.object({ id: z.string().min(1).max(40), contentType: z.enum(PHOTO_TYPES), base64: z.base64() }))
+      .max(5000)
+      .default([]),
     quotes: z.array(z.object({ issuedAt: z.iso.datetime(), document: quoteDocumentSchema })).max(500),
   })
   .meta({

@@ -4,6 +4,10 @@ import { z } from "zod";
 export const photoSchema = z.object({ id: z.string().min(1).max(40), caption: z.string().max(200) });
 export type Photo = z.infer<typeof photoSchema>;
 
+/** Pictures as they are kept: what browsers make and show. */
+export const PHOTO_TYPES = ["image/jpeg", "image/png", "image/webp"] as const;
+export const LARGEST_PHOTO_BYTES = 8 * 1024 * 1024;
+
 export const LONGEST_NOTES = 4000;
 
 /** What every part carries, whatever its kind. */

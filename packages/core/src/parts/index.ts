@@ -7,6 +7,7 @@ export * from "./length";
 export * from "./merge";
 export * from "./partKind";
 export * from "./registry";
+export * from "./renameParts";
 export * from "./room";
 export * from "./section";
 export * from "./spots";

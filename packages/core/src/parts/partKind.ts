@@ -68,4 +68,6 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   /** The part with one figure set; the figure may be one that follows from others, such as a head height. */
   readonly withDimension: (part: P, path: string, valueNm: Nanometres, typed: string) => P;
   readonly withRefused: (part: P, path: string, typed: string | undefined) => P;
+  /** The part with the ids of other parts that it names changed; absent where a kind names none. */
+  readonly withReferences?: (part: P, renamed: (id: string) => string) => P;
 };

@@ -4,6 +4,7 @@ import {
   type Part,
   type PartContext,
   type Room,
+  renameParts,
   type StoreyPart,
   storeyKind,
 } from "../parts";
@@ -31,21 +32,12 @@ export function copyStorey(
 ): readonly Part[] {
   const rooms = parts.filter((part): part is Room => part.kind === "room" && part.storey === from);
   const record = parts.find((part): part is StoreyPart => part.kind === "storey" && part.storey === from);
-  const ids = new Map(rooms.map((room) => [room.id, newId()]));
-  const renamed = (id: string): string => ids.get(id) ?? id;
-  const copies = rooms.map((room): Room => {
-    const copy = allAssumed(room);
-    const place = room.place.how === "joined" ? { ...copy.place, toRoomId: renamed(room.place.toRoomId) } : room.place;
-    return {
-      ...copy,
-      id: renamed(room.id),
-      storey: to,
-      notes: "",
-      photos: [],
-      belongsTo: room.belongsTo === null ? null : renamed(room.belongsTo),
-      place: place as Room["place"],
-    };
-  });
+  const copies = renameParts(rooms, () => newId()).map((room) => ({
+    ...allAssumed(room),
+    storey: to,
+    notes: "",
+    photos: [],
+  }));
   const above: StoreyPart = {
     ...storeyKind.defaults(newId(), to, context),
     level: (record?.level ?? 0) + 1,

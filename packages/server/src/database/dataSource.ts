@@ -2,11 +2,13 @@ import { DataSource, type EntityManager } from "typeorm";
 import { companyEntity, userEntity } from "../companies/entity";
 import type { Config } from "../config";
 import { commandEntity, jobEntity } from "../jobs/entity";
-import { partEntity } from "../parts/entity";
+import { partEntity, partVersionEntity } from "../parts/entity";
+import { photoEntity } from "../photos/entity";
 import { priceItemEntity } from "../priceList/entity";
 import { quoteEntity } from "../quotes/entity";
 import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Initial1764000000000 } from "./initial";
+import { SiteMeasuring1764100000000 } from "./siteMeasuring";
 
 export function createDataSource({ database }: Pick<Config, "database">): DataSource {
   return new DataSource({
@@ -19,7 +21,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
     charset: "utf8mb4",
     timezone: "Z",
     synchronize: false,
-    migrations: [Initial1764000000000],
+    migrations: [Initial1764000000000, SiteMeasuring1764100000000],
     entities: [
       companyEntity,
       userEntity,
@@ -28,6 +30,8 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       jobEntity,
       commandEntity,
       partEntity,
+      partVersionEntity,
+      photoEntity,
       priceItemEntity,
       quoteEntity,
     ],

@@ -1,102 +1,225 @@
 import {
   confirmedChoice,
   enterDimension,
+  feet,
+  inches,
+  measured,
   newOpening,
   type Opening,
+  type Part,
   type PartContext,
+  type Room,
   type StudWall,
+  storeyKind,
   studWallKind,
+  type WallOnPlan,
 } from "@wide-porch/core";
+import { type DemoRoom, demoRooms } from "./rooms";
 
-type DemoOpening = {
+const EXISTING = "6 1/2";
+/** A 2 x 6 frame, sheathed outside and boarded inside. */
+const NEW_OUTSIDE = "6 1/2";
+
+/**
+ * Lantern House, invented: an old kitchen and hall, a new boot room with a drying cupboard built on to them, and the storey
+ * above the old part.
+ */
+const ROOMS: DemoRoom[] = [
+  {
+    key: "kitchen",
+    name: "Kitchen",
+    storey: "Ground",
+    walk: [["14'2"], ["12'11"], ["6'", -90], ["1'3", 90], ["8'2", -90], ["11'8", -90]],
+    height: "8'1 1/8",
+    thickness: EXISTING,
+    openings: [
+      { in: "a", kind: "window", position: "4'8", width: "4'10", height: "3'6", sill: "3'6" },
+      { in: "run-f", kind: "window", position: "5'", width: "3'", height: "4'", sill: "2'10" },
+    ],
+  },
+  {
+    key: "boot-room",
+    name: "Boot room",
+    storey: "Ground",
+    walk: [["15'5"], ["10'4"]],
+    height: "8'1 1/8",
+    thickness: NEW_OUTSIDE,
+    joined: { run: "d", to: "kitchen", toRun: "run-b", offset: "0" },
+    openings: [
+      { in: "a", kind: "window", position: "2'3", width: "3'2 1/2", height: "4'1", sill: "2'9" },
+      { in: "a", kind: "door", name: "Garden door", position: "9'8", width: "3'2", height: "6'10 1/2" },
+      { in: "b", kind: "window", position: "3'6", width: "3'2 1/2", height: "4'1", sill: "2'9" },
+      { in: "c", kind: "window", position: "2'4", width: "5'2", height: "4'1", sill: "2'9" },
+      { in: "d", kind: "door", name: "Door to the kitchen", position: "1'6", width: "2'8", height: "6'10 1/2" },
+    ],
+  },
+  {
+    key: "cupboard",
+    name: "Drying cupboard",
+    storey: "Ground",
+    walk: [["6'5"], ["2'4"]],
+    height: "8'1 1/8",
+    belongsTo: "boot-room",
+    joined: { run: "a", to: "boot-room", toRun: "c", offset: "9'" },
+    openings: [
+      { in: "a", kind: "plain", name: "Cupboard opening", position: "1'2 1/2", width: "4'0", height: "6'10 1/2" },
+    ],
+  },
+  {
+    key: "hall",
+    name: "Hall",
+    storey: "Ground",
+    walk: [["14'2"], ["7'6"]],
+    height: "8'1 1/8",
+    thickness: EXISTING,
+    joined: { run: "c", to: "kitchen", toRun: "a", offset: "0" },
+    features: [
+      { in: "d", kind: "recess", name: "Coat recess", position: "8", width: "4'2", depth: "1'6", thickness: "4" },
+    ],
+    openings: [
+      { in: "a", kind: "door", name: "Front door", position: "5'3", width: "3'4", height: "6'11" },
+      { in: "c", kind: "arch", name: "Arch to the kitchen", position: "1'6", width: "2'10", height: "7'2", rise: "11" },
+    ],
+  },
+  {
+    key: "landing",
+    name: "Landing",
+    storey: "Upper",
+    walk: [["14'2"], ["7'6"]],
+    height: "7'10",
+    thickness: EXISTING,
+  },
+  {
+    key: "bedroom",
+    name: "Small bedroom",
+    storey: "Upper",
+    walk: [["9'6"], ["11'8"]],
+    height: "7'10",
+    thickness: EXISTING,
+    joined: { run: "a", to: "landing", toRun: "c", offset: "4'8" },
+    openings: [
+      { in: "a", kind: "door", position: "5'8", width: "2'6", height: "6'8" },
+      { in: "d", kind: "window", position: "4'2", width: "3'", height: "3'9", sill: "2'8" },
+    ],
+  },
+  {
+    key: "closet",
+    name: "Closet",
+    storey: "Upper",
+    walk: [["3'10"], ["11'8"]],
+    height: "7'10",
+    belongsTo: "bedroom",
+    joined: { run: "d", to: "bedroom", toRun: "b", offset: "0" },
+    openings: [{ in: "d", kind: "door", position: "4'", width: "2'4", height: "6'8" }],
+  },
+];
+
+type DemoWall = {
+  readonly name: string;
+  readonly location: string;
+  readonly studSize: "2x4" | "2x6";
+  readonly bearing: boolean;
+  readonly sheathed: boolean;
+  readonly room: string;
+  readonly host: string;
+  readonly stretch: WallOnPlan["stretch"];
+};
+
+const WHOLE = { how: "whole" } as const;
+const ROOM = { how: "room" } as const;
+
+/** The new walls, which take their figures from the rooms. */
+const WALLS: DemoWall[] = [
+  {
+    name: "Garden side",
+    location: "Boot room",
+    studSize: "2x6",
+    bearing: true,
+    sheathed: true,
+    room: "Boot room",
+    host: "a",
+    stretch: ROOM,
+  },
+  {
+    name: "Gable end",
+    location: "Boot room",
+    studSize: "2x6",
+    bearing: false,
+    sheathed: true,
+    room: "Boot room",
+    host: "b",
+    stretch: WHOLE,
+  },
+  {
+    name: "Lane side",
+    location: "Boot room",
+    studSize: "2x6",
+    bearing: true,
+    sheathed: true,
+    room: "Boot room",
+    host: "c",
+    stretch: WHOLE,
+  },
+  {
+    name: "Drying cupboard",
+    location: "Boot room",
+    studSize: "2x4",
+    bearing: false,
+    sheathed: true,
+    room: "Drying cupboard",
+    host: "c",
+    stretch: WHOLE,
+  },
+  {
+    name: "Closet partition",
+    location: "Small bedroom",
+    studSize: "2x4",
+    bearing: false,
+    sheathed: false,
+    room: "Small bedroom",
+    host: "b",
+    stretch: WHOLE,
+  },
+];
+
+function onPlan(demo: DemoWall, rooms: readonly Room[], newId: () => string, context: PartContext): StudWall {
+  const room = rooms.find((each) => each.name === demo.room);
+  if (!room) throw new Error(`lanternHouse: there is no room "${demo.room}"`);
+  const start = studWallKind.defaults(newId(), demo.name, context);
+  return {
+    ...start,
+    storey: room.storey,
+    location: demo.location,
+    plan: { roomId: room.id, hostId: demo.host, stretch: demo.stretch },
+    parameters: parametersOf(start, demo),
+  };
+}
+
+const parametersOf = (
+  { parameters }: StudWall,
+  { studSize, bearing, sheathed }: Pick<DemoWall, "studSize" | "bearing" | "sheathed">,
+): StudWall["parameters"] => ({
+  ...parameters,
+  studSize: confirmedChoice<string>(studSize),
+  bearing: confirmedChoice(bearing),
+  sheathed: confirmedChoice(sheathed),
+  topPlates: confirmedChoice(bearing ? 2 : parameters.topPlates.value),
+});
+
+type LoneOpening = {
   kind: Opening["kind"];
   name?: string;
   position: string;
   width: string;
   height: string;
-  sill?: string;
+  sill: string;
 };
 
-type DemoWall = {
-  name: string;
-  location: string;
-  length: string;
-  height: string;
-  studSize: "2x4" | "2x6";
-  bearing: boolean;
-  sheathed: boolean;
-  openings: DemoOpening[];
-};
-
-/** Lantern House: the walls of the boot room, and the inner wall of the porch. Invented. */
-const WALLS: DemoWall[] = [
-  {
-    name: "Garden side",
-    location: "Boot room",
-    length: "16'4 1/2",
-    height: "8'1 1/8",
-    studSize: "2x6",
-    bearing: true,
-    sheathed: true,
-    openings: [
-      { kind: "window", position: "2'3", width: "3'2 1/2", height: "4'1", sill: "2'9" },
-      { kind: "door", name: "Garden door", position: "9'8", width: "3'2", height: "6'10 1/2" },
-    ],
-  },
-  {
-    name: "Lane side",
-    location: "Boot room",
-    length: "16'4 1/2",
-    height: "8'1 1/8",
-    studSize: "2x6",
-    bearing: true,
-    sheathed: true,
-    openings: [{ kind: "window", position: "5'4", width: "5'8", height: "4'1", sill: "2'9" }],
-  },
-  {
-    name: "Gable end",
-    location: "Boot room",
-    length: "11'3 - 11",
-    height: "8'1 1/8",
-    studSize: "2x6",
-    bearing: false,
-    sheathed: true,
-    openings: [{ kind: "window", position: "3'6", width: "3'2 1/2", height: "4'1", sill: "2'9" }],
-  },
-  {
-    name: "Wall to the kitchen",
-    location: "Boot room",
-    length: "10'4",
-    height: "8'1 1/8",
-    studSize: "2x4",
-    bearing: false,
-    sheathed: false,
-    openings: [{ kind: "door", position: "6'1", width: "2'8", height: "6'10 1/2" }],
-  },
-  {
-    name: "Drying cupboard",
-    location: "Boot room",
-    length: "6'5 + 2'4",
-    height: "8'1 1/8",
-    studSize: "2x4",
-    bearing: false,
-    sheathed: false,
-    openings: [{ kind: "plain", name: "Cupboard opening", position: "2'6", width: "4'0", height: "6'10 1/2" }],
-  },
-  {
-    name: "House wall",
-    location: "Wrap-around porch",
-    length: "24'",
-    height: "9'1 1/8",
-    studSize: "2x6",
-    bearing: false,
-    sheathed: true,
-    openings: [
-      { kind: "window", position: "3'0", width: "4'0 1/2", height: "4'6", sill: "3'0" },
-      { kind: "plain", name: "Folding doors", position: "9'6", width: "8'0", height: "6'10 1/2" },
-      { kind: "window", position: "19'3", width: "3'0 1/2", height: "4'6", sill: "3'0" },
-    ],
-  },
+/** The inner wall of the porch, measured by itself. */
+const HOUSE_WALL: readonly LoneOpening[] = [
+  { kind: "window", position: "3'0", width: "4'0 1/2", height: "4'6", sill: "3'0" },
+  { kind: "plain", name: "Folding doors", position: "9'6", width: "8'0", height: "6'10 1/2", sill: "0" },
+  { kind: "window", position: "19'3", width: "3'0 1/2", height: "4'6", sill: "3'0" },
 ];
 
 function enter(wall: StudWall, path: string, typed: string, context: PartContext): StudWall {
@@ -105,39 +228,56 @@ function enter(wall: StudWall, path: string, typed: string, context: PartContext
   return result.part;
 }
 
-function withOpening(wall: StudWall, demo: DemoOpening, index: number, context: PartContext): StudWall {
-  const id = `opening-${index + 1}`;
-  const start = newOpening(wall, demo.kind, id, context);
-  if (!start) throw new Error(`lanternHouse: ${wall.name} has no room for ${demo.kind}`);
-  const opening = { ...start, name: demo.name ?? start.name };
-  const entries: [string, string | undefined][] = [
-    ["position", demo.position],
-    ["sill", demo.sill],
-    ["height", demo.height],
-    ["width", demo.width],
-  ];
-  return entries.reduce(
-    (current, [field, typed]) =>
-      typed === undefined ? current : enter(current, `openings.${id}.${field}`, typed, context),
-    { ...wall, openings: [...wall.openings, opening] },
-  );
+function houseWall(newId: () => string, context: PartContext): StudWall {
+  const start = studWallKind.defaults(newId(), "House wall", context);
+  const choices = parametersOf(start, { studSize: "2x6", bearing: false, sheathed: true });
+  const wall: StudWall = { ...start, location: "Wrap-around porch", parameters: choices };
+  const sized = enter(enter(wall, "length", "24'", context), "height", "9'1 1/8", context);
+  return HOUSE_WALL.reduce((current, demo, index) => {
+    const id = `opening-${index + 1}`;
+    const opening = newOpening(current, demo.kind, id, context);
+    if (!opening) throw new Error(`lanternHouse: the house wall has no room for ${demo.kind}`);
+    const added = { ...current, openings: [...current.openings, { ...opening, name: demo.name ?? opening.name }] };
+    return (["position", "sill", "height", "width"] as const).reduce(
+      (each, field) => enter(each, `openings.${id}.${field}`, demo[field], context),
+      added,
+    );
+  }, sized);
 }
 
-export function lanternHouseWalls(newId: () => string, context: PartContext): StudWall[] {
-  return WALLS.map((demo) => {
-    const start = studWallKind.defaults(newId(), demo.name, context);
-    const named: StudWall = {
-      ...start,
-      location: demo.location,
-      parameters: {
-        ...start.parameters,
-        studSize: confirmedChoice<string>(demo.studSize),
-        bearing: confirmedChoice(demo.bearing),
-        sheathed: confirmedChoice(demo.sheathed),
-        topPlates: confirmedChoice(demo.bearing ? 2 : start.parameters.topPlates.value),
-      },
-    };
-    const sized = enter(enter(named, "length", demo.length, context), "height", demo.height, context);
-    return demo.openings.reduce((wall, opening, index) => withOpening(wall, opening, index, context), sized);
-  });
+/** Two storeys of rooms, the new walls on their plan, the porch's own wall, and loose parts. */
+export function lanternHouse(newId: () => string, context: PartContext): Part[] {
+  const rooms = demoRooms(ROOMS, newId, context);
+  const ground = { ...storeyKind.defaults(newId(), "Ground", context), northDegrees: 20 };
+  const upper = { ...storeyKind.defaults(newId(), "Upper", context), level: 1, northDegrees: 20 };
+  return [
+    { ...ground, outsideAcross: measured(feet(32) + inches(6.25), "32'6 1/4") },
+    upper,
+    ...rooms,
+    ...WALLS.map((wall) => onPlan(wall, rooms, newId, context)),
+    houseWall(newId, context),
+    {
+      kind: "spots",
+      schemaVersion: 1,
+      id: newId(),
+      name: "Porch posts",
+      storey: "Ground",
+      location: "Wrap-around porch",
+      notes: "Two at the steps are notched for the rail.",
+      photos: [],
+      what: "post",
+      count: 7,
+    },
+    {
+      kind: "length",
+      schemaVersion: 1,
+      id: newId(),
+      name: "Porch rail",
+      storey: "Ground",
+      location: "Wrap-around porch",
+      notes: "",
+      photos: [],
+      length: measured(feet(31) + inches(6), "31'6"),
+    },
+  ];
 }

@@ -1,14 +1,15 @@
 import { randomUUID } from "node:crypto";
 import { hash } from "@node-rs/argon2";
-import { type NewJob, partContext, type StudWall, startJob, studWallKind } from "@wide-porch/core";
+import { type NewJob, type Part, partContext, startJob, studWallKind } from "@wide-porch/core";
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { companyEntity, userEntity } from "../companies/entity";
 import { insertJob } from "../jobs/routes";
 import { partEntity } from "../parts/entity";
+import { noteVersion } from "../parts/store";
 import { priceItemEntity } from "../priceList/entity";
 import { issueQuote } from "../quotes/routes";
-import { lanternHouseWalls } from "./lanternHouse";
+import { lanternHouse } from "./lanternHouse";
 import { DEMO_COMPANY, DEMO_PASSWORD, DEMO_PEOPLE } from "./people";
 
 const LANTERN_HOUSE: NewJob = {
@@ -45,13 +46,7 @@ export async function loadDemo(dataSource: DataSource): Promise<void> {
   });
 }
 
-async function insertParts(
-  manager: EntityManager,
-  companyId: string,
-  jobId: string,
-  userId: string,
-  parts: StudWall[],
-) {
+async function insertParts(manager: EntityManager, companyId: string, jobId: string, userId: string, parts: Part[]) {
   const updatedAt = new Date();
   const rows = parts.map((data, index) => ({
     id: data.id,
@@ -65,6 +60,7 @@ async function insertParts(
     binnedAt: null,
   }));
   await manager.getRepository(partEntity).insert(rows);
+  for (const row of rows) await noteVersion(manager, row, "saved", row.data, { userId, at: updatedAt });
 }
 
 async function insertLanternHouse(manager: EntityManager, companyId: string, owner: string): Promise<void> {
@@ -74,7 +70,7 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
   ];
   const job = { ...start, pricing: { ...start.pricing, extras } };
   const row = await insertJob(manager, companyId, job);
-  await insertParts(manager, companyId, row.id, owner, lanternHouseWalls(randomUUID, partContext("imperial", library)));
+  await insertParts(manager, companyId, row.id, owner, lanternHouse(randomUUID, partContext("imperial", library)));
   await issueQuote(manager, companyId, row.id, owner);
 }
 

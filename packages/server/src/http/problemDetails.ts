@@ -21,7 +21,7 @@ const TITLES: Record<number, string> = {
   403: "Not allowed",
   404: "Not found",
   409: "Changed by someone else meanwhile",
-  413: "Too large",
+  413: "Too large to send",
   415: "Not JSON",
   422: "Some values do not fit",
   429: "Too many tries",

@@ -4,10 +4,10 @@ import {
   type JobFile,
   jobFileSchema,
   kindOf,
-  type Part,
   type Problem,
   partContext,
   readJobFile,
+  renameParts,
 } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
@@ -19,7 +19,9 @@ import { jobAnswer, jobAnswerSchema } from "../jobs/answers";
 import type { JobRow } from "../jobs/entity";
 import { insertJob } from "../jobs/routes";
 import { jobOf, partsOf } from "../jobs/store";
-import { partEntity } from "../parts/entity";
+import { insertPart } from "../parts/store";
+import { photoEntity } from "../photos/entity";
+import { keepPhoto, readPicture } from "../photos/store";
 import { quoteEntity } from "../quotes/entity";
 
 export async function exportJob(
@@ -29,6 +31,7 @@ export async function exportJob(
 ): Promise<JobFile> {
   const row = await jobOf(source, companyId, jobId);
   const parts = await partsOf(source, companyId, jobId);
+  const photos = await source.getRepository(photoEntity).findBy({ companyId, jobId });
   const quotes = await source
     .getRepository(quoteEntity)
     .find({ where: { companyId, jobId }, order: { sequence: "ASC" } });
@@ -37,6 +40,7 @@ export async function exportJob(
     schemaVersion: 1,
     job: row.data,
     parts: parts.map((part) => part.data),
+    photos: photos.map(({ id, contentType, bytes }) => ({ id, contentType, base64: bytes.toString("base64") })),
     quotes: quotes.map((quote) => ({ issuedAt: quote.issuedAt.toISOString(), document: quote.document })),
   };
 }
@@ -62,23 +66,22 @@ export async function importJob(
   if (!result.ok) throw unfit(result.problems);
   const problems = partProblems(result.file);
   if (problems.length > 0) throw unfit(problems);
-  const { job, parts, quotes } = result.file;
+  const { job, quotes } = result.file;
+  const photoIds = new Map(result.file.photos.map((photo) => [photo.id, randomUUID()]));
+  const pictures = result.file.photos.map((photo) => ({
+    id: photoIds.get(photo.id) ?? photo.id,
+    picture: readPicture(Buffer.from(photo.base64, "base64")),
+  }));
+  const parts = renameParts(result.file.parts, () => randomUUID()).map((part) => ({
+    ...part,
+    photos: part.photos.map((photo) => ({ ...photo, id: photoIds.get(photo.id) ?? photo.id })),
+  }));
   return inTransaction(dataSource, async (manager) => {
     const row = await insertJob(manager, companyId, job);
-    const now = new Date();
-    for (const [index, each] of parts.entries()) {
-      const part: Part = { ...each, id: randomUUID() };
-      await manager.getRepository(partEntity).insert({
-        id: part.id,
-        companyId,
-        jobId: row.id,
-        revision: 1,
-        place: index + 1,
-        data: part,
-        updatedAt: now,
-        updatedBy: userId,
-        binnedAt: null,
-      });
+    const author = { userId, at: new Date() };
+    for (const part of parts) await insertPart(manager, row, part, author);
+    for (const { id, picture } of pictures) {
+      await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture);
     }
     for (const [index, { issuedAt, document }] of quotes.entries()) {
       await manager.getRepository(quoteEntity).insert({

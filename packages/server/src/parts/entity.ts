@@ -29,3 +29,35 @@ export const partEntity = new EntitySchema<PartRow>({
     binnedAt: { type: "datetime", precision: 3, nullable: true },
   },
 });
+
+/** How a version came about: saved, put in the bin, or set aside when somebody chose another. */
+export const VERSION_WAYS = ["saved", "binned", "set-aside"] as const;
+export type VersionWay = (typeof VERSION_WAYS)[number];
+
+/** A part as it was: nothing that anybody entered is ever gone. */
+export type PartVersionRow = {
+  id: string;
+  companyId: string;
+  jobId: string;
+  partId: string;
+  revision: number;
+  how: VersionWay;
+  data: Part;
+  at: Date;
+  byUserId: string;
+};
+
+export const partVersionEntity = new EntitySchema<PartVersionRow>({
+  name: "part_version",
+  columns: {
+    id: { type: "bigint", primary: true, generated: true },
+    companyId: { type: "char", length: 36 },
+    jobId: { type: "char", length: 36 },
+    partId: { type: "char", length: 36 },
+    revision: { type: "int" },
+    how: { type: "varchar", length: 20 },
+    data: { type: "json" },
+    at: { type: "datetime", precision: 3 },
+    byUserId: { type: "char", length: 36 },
+  },
+});

@@ -1,29 +1,52 @@
 import { kindOf, type Part, partContext, partSchema } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
-import type { DataSource, EntityManager } from "typeorm";
+import type { DataSource } from "typeorm";
 import { z } from "zod";
+import { userEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
-import { HttpProblem, notFound, unfit } from "../http/problemDetails";
-import { type PartAnswer, partAnswer, partAnswerSchema } from "../jobs/answers";
+import { notFound, unfit } from "../http/problemDetails";
+import { partAnswerSchema } from "../jobs/answers";
 import { once } from "../jobs/commands";
 import type { JobRow } from "../jobs/entity";
-import { lockJob, touchJob } from "../jobs/store";
-import { type PartRow, partEntity } from "./entity";
+import { jobOf, lockJob } from "../jobs/store";
+import { partVersionEntity, VERSION_WAYS } from "./entity";
+import { findPart, insertPart, noteVersion, requireRevision, savePart } from "./store";
 
-const MOST_PARTS = 2000;
+const VERSIONS_SHOWN = 200;
+const OLDEST_MS = 90 * 24 * 3_600_000;
+
+const commandFields = {
+  /** Made by the client; the same command sent twice counts once. */
+  commandId: z.uuid(),
+  /** How long ago the change was made, by the device's own clock: whether that clock is right does not matter. */
+  ageMs: z.int().min(0).default(0),
+};
 
 const putSchema = z
   .object({
-    /** Made by the client; the same command sent twice counts once. */
-    commandId: z.uuid(),
+    ...commandFields,
     /** The revision this change was made on; 0 for a new part. */
     baseRevision: z.int().min(0),
     part: partSchema,
   })
   .meta({ id: "PartChange" });
 
-const binSchema = z.object({ commandId: z.uuid(), baseRevision: z.int().min(1) }).meta({ id: "PartToBin" });
+const binSchema = z.object({ ...commandFields, baseRevision: z.int().min(1) }).meta({ id: "PartToBin" });
+
+const asideSchema = z.object({ ...commandFields, part: partSchema }).meta({ id: "PartSetAside" });
+
+const versionSchema = z
+  .object({
+    revision: z.int(),
+    how: z.enum(VERSION_WAYS),
+    at: z.iso.datetime(),
+    by: z.string(),
+    part: partSchema,
+  })
+  .meta({ id: "PartVersion" });
+
+const madeAt = (ageMs: number): Date => new Date(Date.now() - Math.min(ageMs, OLDEST_MS));
 
 export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
   endpoint({
@@ -39,12 +62,16 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
       inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = requireSameId(param("partId"), body.part);
+        const author = { userId: user.id, at: madeAt(body.ageMs) };
         return once(manager, { companyId: user.companyId, commandId: body.commandId, target: id }, async () => {
           requireBuildable(body.part, job);
           const row = await findPart(manager, user.companyId, job.id, id);
-          if (!row) return insertPart(manager, job, body, user.id);
-          requireRevision(row, body.baseRevision);
-          return savePart(manager, { ...row, data: body.part, binnedAt: null, updatedBy: user.id });
+          if (row) {
+            requireRevision(row, body.baseRevision);
+            return savePart(manager, { ...row, data: body.part, binnedAt: null }, author);
+          }
+          if (body.baseRevision !== 0) throw notFound("part");
+          return insertPart(manager, job, body.part, author);
         });
       }),
   }),
@@ -60,13 +87,62 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
       inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = param("partId");
+        const author = { userId: user.id, at: madeAt(body.ageMs) };
         return once(manager, { companyId: user.companyId, commandId: body.commandId, target: id }, async () => {
           const row = await findPart(manager, user.companyId, job.id, id);
           if (!row) throw notFound("part");
           requireRevision(row, body.baseRevision);
-          return savePart(manager, { ...row, binnedAt: new Date(), updatedBy: user.id });
+          return savePart(manager, { ...row, binnedAt: new Date() }, author);
         });
       }),
+  }),
+  endpoint({
+    method: "post",
+    path: "/jobs/:jobId/parts/:partId/set-aside",
+    access: "signed-in",
+    summary: "Keep a version that was not chosen in the part's history; the part itself stays as it is",
+    status: 200,
+    body: asideSchema,
+    answer: z.object({ kept: z.literal(true) }),
+    handle: ({ user, param, body }) =>
+      inTransaction(dataSource, async (manager) => {
+        const job = await lockJob(manager, user.companyId, param("jobId"));
+        const id = requireSameId(param("partId"), body.part);
+        return once(manager, { companyId: user.companyId, commandId: body.commandId, target: id }, async () => {
+          const row = await findPart(manager, user.companyId, job.id, id);
+          if (!row) throw notFound("part");
+          await noteVersion(manager, row, "set-aside", body.part, { userId: user.id, at: madeAt(body.ageMs) });
+          return { kept: true as const };
+        });
+      }),
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/parts/:partId/history",
+    access: "signed-in",
+    summary: "The latest versions of a part, newest first, with who made each and when",
+    status: 200,
+    answer: z.object({ items: z.array(versionSchema) }),
+    handle: async ({ user, param }) => {
+      const { companyId } = user;
+      const job = await jobOf(dataSource, companyId, param("jobId"));
+      const versions = await dataSource.getRepository(partVersionEntity).find({
+        where: { companyId, jobId: job.id, partId: param("partId") },
+        order: { id: "DESC" },
+        take: VERSIONS_SHOWN,
+      });
+      if (versions.length === 0) throw notFound("part");
+      const people = await dataSource.getRepository(userEntity).findBy({ companyId });
+      const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? "Someone who has left";
+      const items = versions.map(({ revision, how, at, byUserId, data }) => ({
+        revision,
+        how,
+        at: at.toISOString(),
+        by: nameOf(byUserId),
+        part: data,
+      }));
+      return { items };
+    },
   }),
 ];
 
@@ -79,47 +155,4 @@ function requireSameId(id: string, part: Part): string {
 function requireBuildable(part: Part, job: JobRow): void {
   const problems = kindOf(part).problems(part, partContext(job.data.system, library));
   if (problems.length > 0) throw unfit(problems.map((each) => ({ ...each, path: `part.${each.path}` })));
-}
-
-function requireRevision(row: PartRow, baseRevision: number): void {
-  if (row.revision !== baseRevision) throw new HttpProblem(409, { current: partAnswer(row) });
-}
-
-const findPart = (manager: EntityManager, companyId: string, jobId: string, id: string): Promise<PartRow | null> =>
-  manager.getRepository(partEntity).findOneBy({ id, companyId, jobId });
-
-async function insertPart(
-  manager: EntityManager,
-  job: JobRow,
-  body: z.infer<typeof putSchema>,
-  userId: string,
-): Promise<PartAnswer> {
-  const parts = manager.getRepository(partEntity);
-  if (body.baseRevision !== 0 || (await parts.existsBy({ id: body.part.id }))) throw notFound("part");
-  const { companyId } = job;
-  const place = ((await parts.maximum("place", { companyId, jobId: job.id })) ?? 0) + 1;
-  if (place > MOST_PARTS)
-    throw unfit([{ code: "too-many", path: "part", message: `A job has at most ${MOST_PARTS} parts.` }]);
-  const updatedAt = new Date();
-  const row: PartRow = {
-    id: body.part.id,
-    companyId,
-    jobId: job.id,
-    revision: 1,
-    place,
-    data: body.part,
-    updatedAt,
-    updatedBy: userId,
-    binnedAt: null,
-  };
-  await parts.insert(row);
-  await touchJob(manager, companyId, job.id, updatedAt);
-  return partAnswer(row);
-}
-
-async function savePart(manager: EntityManager, row: PartRow): Promise<PartAnswer> {
-  const saved = { ...row, revision: row.revision + 1, updatedAt: new Date() };
-  await manager.getRepository(partEntity).save(saved);
-  await touchJob(manager, row.companyId, row.jobId, saved.updatedAt);
-  return partAnswer(saved);
 }

@@ -29,6 +29,11 @@ export const roomKind: PartKind<Room, PlanDrawing> = {
   dimensions: roomDimensions,
   withDimension,
   withRefused,
+  withReferences: (room, renamed) => ({
+    ...room,
+    belongsTo: room.belongsTo === null ? null : renamed(room.belongsTo),
+    place: room.place.how === "joined" ? { ...room.place, toRoomId: renamed(room.place.toRoomId) } : room.place,
+  }),
 };
 
 export * from "./ceiling";

@@ -23,6 +23,8 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   dimensions: studWallDimensions,
   withDimension,
   withRefused,
+  withReferences: (wall, renamed) =>
+    wall.plan ? { ...wall, plan: { ...wall.plan, roomId: renamed(wall.plan.roomId) } } : wall,
 };
 
 export * from "./defaults";

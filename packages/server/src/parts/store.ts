@@ -1,0 +1,70 @@
+import type { Part } from "@wide-porch/core";
+import type { EntityManager } from "typeorm";
+import { HttpProblem, notFound, unfit } from "../http/problemDetails";
+import { type PartAnswer, partAnswer } from "../jobs/answers";
+import type { JobRow } from "../jobs/entity";
+import { touchJob } from "../jobs/store";
+import { type PartRow, partEntity, partVersionEntity, type VersionWay } from "./entity";
+
+const MOST_PARTS = 2000;
+
+/** Who makes a change, and when they made it. */
+export type Author = { readonly userId: string; readonly at: Date };
+
+export const findPart = (
+  manager: EntityManager,
+  companyId: string,
+  jobId: string,
+  id: string,
+): Promise<PartRow | null> => manager.getRepository(partEntity).findOneBy({ id, companyId, jobId });
+
+/** Refuses a change made on another revision than the newest, with the newest beside it. */
+export function requireRevision(row: PartRow, baseRevision: number): void {
+  if (row.revision !== baseRevision) throw new HttpProblem(409, { current: partAnswer(row) });
+}
+
+export async function noteVersion(
+  manager: EntityManager,
+  row: Pick<PartRow, "id" | "companyId" | "jobId" | "revision">,
+  how: VersionWay,
+  data: Part,
+  { userId, at }: Author,
+): Promise<void> {
+  const { id: partId, companyId, jobId, revision } = row;
+  const version = { companyId, jobId, partId, revision, how, data, at, byUserId: userId };
+  await manager.getRepository(partVersionEntity).insert(version);
+}
+
+export async function insertPart(manager: EntityManager, job: JobRow, data: Part, author: Author): Promise<PartAnswer> {
+  const parts = manager.getRepository(partEntity);
+  if (await parts.existsBy({ id: data.id })) throw notFound("part");
+  const { companyId, id: jobId } = job;
+  const place = ((await parts.maximum("place", { companyId, jobId })) ?? 0) + 1;
+  if (place > MOST_PARTS) {
+    throw unfit([{ code: "too-many", path: "part", message: `A job has at most ${MOST_PARTS} parts.` }]);
+  }
+  const updatedAt = new Date();
+  const row: PartRow = {
+    id: data.id,
+    companyId,
+    jobId,
+    revision: 1,
+    place,
+    data,
+    updatedAt,
+    updatedBy: author.userId,
+    binnedAt: null,
+  };
+  await parts.insert(row);
+  await noteVersion(manager, row, "saved", data, author);
+  await touchJob(manager, companyId, jobId, updatedAt);
+  return partAnswer(row);
+}
+
+export async function savePart(manager: EntityManager, row: PartRow, author: Author): Promise<PartAnswer> {
+  const saved = { ...row, revision: row.revision + 1, updatedAt: new Date(), updatedBy: author.userId };
+  await manager.getRepository(partEntity).save(saved);
+  await noteVersion(manager, saved, saved.binnedAt ? "binned" : "saved", saved.data, author);
+  await touchJob(manager, row.companyId, row.jobId, saved.updatedAt);
+  return partAnswer(saved);
+}

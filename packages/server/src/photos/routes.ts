@@ -1,0 +1,53 @@
+import type { DataSource } from "typeorm";
+import { z } from "zod";
+import { inTransaction } from "../database/dataSource";
+import { type Endpoint, endpoint } from "../http/endpoint";
+import { notFound, unfit } from "../http/problemDetails";
+import { jobOf, lockJob } from "../jobs/store";
+import { photoEntity } from "./entity";
+import { keepPhoto, readPicture } from "./store";
+
+function requireUuid(id: string): string {
+  if (z.uuid().safeParse(id).success) return id;
+  throw unfit([{ code: "id", path: "id", message: "A photo's id is a UUID." }]);
+}
+
+export const photoEndpoints = (dataSource: DataSource): Endpoint[] => [
+  endpoint({
+    method: "put",
+    path: "/jobs/:jobId/photos/:photoId",
+    access: "signed-in",
+    summary:
+      "Keep a photo: the picture's bytes as the body, JPEG, PNG or WebP of at most 8 MB. Sent twice it is kept once",
+    status: 200,
+    answer: z.object({ id: z.string(), widthPx: z.int(), heightPx: z.int() }),
+    handle: async ({ user, param, request }) => {
+      const id = requireUuid(param("photoId"));
+      const picture = readPicture(request.body);
+      return inTransaction(dataSource, async (manager) => {
+        const job = await lockJob(manager, user.companyId, param("jobId"));
+        await keepPhoto(manager, { id, companyId: user.companyId, jobId: job.id, userId: user.id }, picture);
+        return { id, widthPx: picture.widthPx, heightPx: picture.heightPx };
+      });
+    },
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/photos/:photoId",
+    access: "signed-in",
+    summary: "A photo. It never changes under its id",
+    status: 200,
+    contentType: "image/jpeg",
+    handle: async ({ user, param, response }) => {
+      const { companyId } = user;
+      const job = await jobOf(dataSource, companyId, param("jobId"));
+      const photo = await dataSource
+        .getRepository(photoEntity)
+        .findOneBy({ id: param("photoId"), companyId, jobId: job.id });
+      if (!photo) throw notFound("photo");
+      response.setHeader("Content-Type", photo.contentType);
+      response.setHeader("Cache-Control", "private, max-age=31536000, immutable");
+      response.end(photo.bytes);
+    },
+  }),
+];
