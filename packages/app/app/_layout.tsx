@@ -7,6 +7,7 @@ import { useEffect } from "react";
 import { View } from "react-native";
 import { useSession } from "../src/api/session";
 import { Pending } from "../src/components/Waiting";
+import { openWithoutSignal } from "../src/device/serviceWorker";
 import { SignIn } from "../src/jobs/SignIn";
 import { outbox } from "../src/sync/outboxInstance";
 import { FONTS } from "../src/theme/fonts";
@@ -16,6 +17,7 @@ export default function Root() {
   useEffect(() => {
     const flush = () => void outbox.flush();
     window.addEventListener("online", flush);
+    openWithoutSignal();
     return () => window.removeEventListener("online", flush);
   }, []);
   return (

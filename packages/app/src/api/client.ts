@@ -43,30 +43,47 @@ async function problemFrom(response: Response): Promise<ApiProblem> {
   return new ApiProblem(response.status, detail ?? title, problems, current);
 }
 
-async function request(method: string, path: string, body?: unknown): Promise<Response> {
+type Sent = { readonly body?: BodyInit; readonly contentType?: string };
+
+async function request(method: string, path: string, { body, contentType }: Sent = {}): Promise<Response> {
   const headers: Record<string, string> = { accept: "application/json" };
-  if (body !== undefined) headers["content-type"] = "application/json";
+  if (contentType) headers["content-type"] = contentType;
   if (method !== "GET") headers["x-csrf-token"] = csrfToken;
   const init: RequestInit = { method, headers, credentials: "same-origin" };
-  if (body !== undefined) init.body = JSON.stringify(body);
+  if (body !== undefined) init.body = body;
   let response: Response;
   try {
     response = await fetch(`${API}${path}`, init);
   } catch {
     throw new NoAnswer();
   }
+  // A gateway that finds nobody behind it is no answer of ours.
+  if (response.status === 502 || response.status === 503 || response.status === 504) throw new NoAnswer();
   if (!response.ok) throw await problemFrom(response);
   return response;
 }
 
+const json = (body: unknown): Sent =>
+  body === undefined ? {} : { body: JSON.stringify(body), contentType: "application/json" };
+
 /** Asks the API and checks the answer's shape. Throws ApiProblem, NoAnswer or a ZodError. */
 export async function ask<T>(schema: z.ZodType<T>, method: string, path: string, body?: unknown): Promise<T> {
-  const response = await request(method, path, body);
+  const response = await request(method, path, json(body));
   return schema.parse(await response.json());
 }
 
 export async function tell(method: string, path: string, body?: unknown): Promise<void> {
-  await request(method, path, body);
+  await request(method, path, json(body));
+}
+
+/** Sends a file as it is. */
+export async function sendBytes(path: string, bytes: Blob): Promise<void> {
+  await request("PUT", path, { body: bytes, contentType: bytes.type || "application/octet-stream" });
+}
+
+/** Fetches a file. */
+export async function fetchBytes(path: string): Promise<Blob> {
+  return (await request("GET", path)).blob();
 }
 
 /** Fetches a file and hands it to the browser to keep, so that a refusal can be shown where it happened. */

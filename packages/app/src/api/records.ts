@@ -54,3 +54,16 @@ export const quoteRecordSchema = z.object({
 });
 export type QuoteRecord = z.infer<typeof quoteRecordSchema>;
 export const quoteListSchema = z.object({ items: z.array(quoteRecordSchema) });
+
+export const partHistorySchema = z.object({
+  items: z.array(
+    z.object({
+      revision: z.number(),
+      how: z.enum(["saved", "binned", "set-aside"]),
+      at: z.string(),
+      by: z.string(),
+      part: partSchema,
+    }),
+  ),
+});
+export type PartVersion = z.infer<typeof partHistorySchema>["items"][number];

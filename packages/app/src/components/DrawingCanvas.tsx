@@ -1,4 +1,4 @@
-import type { Drawing, DrawnDimension, DrawnRectangle } from "@wide-porch/core";
+import type { DrawnDimension, DrawnRectangle, ElevationDrawing } from "@wide-porch/core";
 import { memo, useMemo, useState } from "react";
 import { type GestureResponderEvent, Pressable, View } from "react-native";
 import Svg, { G, Line, Path, Text as SvgText } from "react-native-svg";
@@ -8,7 +8,7 @@ import { extentOf, type Fit, fitDrawing, neededHeightPx, type PlacedDimension, p
 import { groupAlike, rectangleAt, rectanglePath } from "./drawingShapes";
 
 type Props = {
-  readonly drawing: Drawing;
+  readonly drawing: ElevationDrawing;
   /** What is drawn, in words. The figures themselves are in the list beside it. */
   readonly description: string;
   /** The most it may take; a low wall takes less. */
@@ -99,7 +99,7 @@ const Shapes = memo(function Shapes({ rectangles, fit, litIds, activeOpening }: 
 });
 
 /** A press on a stick says which; the sticks themselves are no buttons, the count's rows are. */
-function pressOn(drawing: Drawing, fit: Fit, onPiece: Props["onPiece"]) {
+function pressOn(drawing: ElevationDrawing, fit: Fit, onPiece: Props["onPiece"]) {
   if (!onPiece) return {};
   return {
     onStartShouldSetResponder: () => true,

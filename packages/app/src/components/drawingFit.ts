@@ -1,4 +1,4 @@
-import type { Drawing, DrawnDimension } from "@wide-porch/core";
+import type { DrawnDimension, ElevationDrawing } from "@wide-porch/core";
 
 /** Where drawing coordinates fall on the canvas. */
 export type Fit = {
@@ -22,7 +22,7 @@ const TARGET_PX = 34;
 export type Extent = { readonly widthNm: number; readonly heightNm: number; readonly rows: number };
 
 /** `rows` is 0 for a drawing shown without its figures. */
-export const extentOf = ({ widthNm, heightNm, dimensions }: Drawing, withDimensions: boolean): Extent => {
+export const extentOf = ({ widthNm, heightNm, dimensions }: ElevationDrawing, withDimensions: boolean): Extent => {
   const along = withDimensions ? dimensions.filter((each) => each.direction === "along") : [];
   return { widthNm, heightNm, rows: along.reduce((most, each) => Math.max(most, each.row), 0) };
 };

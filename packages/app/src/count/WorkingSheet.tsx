@@ -2,8 +2,8 @@ import type { CountLine, Order, PartCount } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useMemo } from "react";
 import { View } from "react-native";
+import { AnyDrawing } from "../components/AnyDrawing";
 import { Button } from "../components/Button";
-import { DrawingCanvas } from "../components/DrawingCanvas";
 import { Body, Faint, Figure, Strong, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { unitWords } from "./grouping";
@@ -22,12 +22,12 @@ export function WorkingSheet({ line, count, order }: Props) {
       </View>
       {lit.size > 0 ? (
         <View className="rounded-md border border-rule bg-paper">
-          <DrawingCanvas
+          <AnyDrawing
             drawing={count.drawing}
             description={`Elevation of ${line.partName} with ${line.pieceIds.length} pieces marked: ${line.description.toLowerCase()}`}
             heightPx={170}
             litIds={lit}
-            showDimensions={false}
+            showFigures={false}
           />
         </View>
       ) : null}

@@ -1,31 +1,46 @@
-import { type Part, type PartContext, type PriceItem, partContext } from "@wide-porch/core";
+import {
+  type JobPlan,
+  type Part,
+  type PartContext,
+  type PriceItem,
+  partContext,
+  planJob,
+  resolveParts,
+} from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import equal from "fast-deep-equal";
 import {
   createContext,
+  memo,
   type PropsWithChildren,
   useCallback,
   useContext,
+  useDeferredValue,
   useMemo,
   useRef,
   useState,
   useSyncExternalStore,
 } from "react";
 import useSWR from "swr";
-import { ask } from "../api/client";
 import { type FullJob, fullJobSchema, type JobRecord, priceListSchema } from "../api/records";
-import type { Command, JobChanges } from "../sync/command";
-import { newId } from "../sync/newId";
+import { useSession } from "../api/session";
+import { askKept } from "../device/kept";
+import type { JobChanges } from "../sync/command";
 import type { OutboxView } from "../sync/outbox";
 import { jobKey, outbox } from "../sync/outboxInstance";
 import { withPending } from "../sync/overlay";
-import { emptyHistory, type History, record, redo, type Step, undo } from "./history";
+import { commandsFor } from "./commands";
+import type { Change, Step } from "./history";
+import { useHistory } from "./useHistory";
 import { type ReckoningState, useReckoning } from "./useReckoning";
 
 /** What stays the same from change to change. */
 export type JobActions = {
+  readonly jobId: string;
   readonly context: PartContext;
   readonly savePart: (part: Part) => void;
+  /** Several parts at once, as one step of undo. */
+  readonly saveParts: (parts: readonly Part[]) => void;
   readonly binPart: (id: string) => void;
   readonly changeJob: (changes: JobChanges) => void;
   readonly noteReading: (typed: string) => void;
@@ -34,7 +49,11 @@ export type JobActions = {
 export type OpenJob = ReckoningState &
   JobActions & {
     readonly record: JobRecord;
+    /** As entered. */
     readonly parts: readonly Part[];
+    /** With what the plan knows of them put in. */
+    readonly resolved: readonly Part[];
+    readonly plan: JobPlan;
     readonly undo: (() => void) | undefined;
     readonly redo: (() => void) | undefined;
     /** The last entries made, newest first, for the tape pad's chips. */
@@ -59,19 +78,39 @@ export function useJobActions(): JobActions {
 }
 
 const READINGS_KEPT = 4;
+/** How often the job is asked for anew while it is in sight: what others measure turns up by itself. */
+const ASK_EVERY_MS = 5000;
 
 export const useOutbox = (): OutboxView => useSyncExternalStore(outbox.subscribe, outbox.read, outbox.read);
 
+const askJob = (jobId: string) => askKept(fullJobSchema, `/jobs/${jobId}`, jobKey(jobId));
+
+/** A part this instant, ahead of all that follows from it: what is being typed is shown without waiting for the rest. */
+export function useLivePart(partId: string): Part | undefined {
+  const { jobId } = useJobActions();
+  const { data } = useSWR<FullJob>(jobKey(jobId), null);
+  const { commands } = useOutbox();
+  const pending = commands.findLast(
+    (each) => each.target === partId && (each.kind === "put-part" || each.kind === "bin-part"),
+  );
+  if (pending) return pending.kind === "put-part" ? pending.part : undefined;
+  return data?.parts.find((each) => each.id === partId)?.part;
+}
+
 /** The job as it stands on this device, and what can be done with it. `fallback` stands in until it is there. */
 export function JobProvider({ jobId, children, fallback }: PropsWithChildren<JobProviderProps>) {
-  const answer = useSWR(jobKey(jobId), () => ask(fullJobSchema, "GET", `/jobs/${jobId}`), { keepPreviousData: true });
-  const prices = useSWR("/price-list", () => ask(priceListSchema, "GET", "/price-list"));
+  const answer = useSWR(jobKey(jobId), () => askJob(jobId), { keepPreviousData: true, refreshInterval: ASK_EVERY_MS });
+  const prices = useSWR("/price-list", () => askKept(priceListSchema, "/price-list", "/price-list"));
   const { commands, loaded } = useOutbox();
   const full = useMemo(
     () => (answer.data && loaded ? withPending(answer.data, commands) : undefined),
     [answer.data, commands, loaded],
   );
-  if (!full || !prices.data) {
+  // An entry is answered on its own screen at once; lists, counts and prices follow as soon as there is time.
+  const shown = useDeferredValue(full);
+  const latest = useRef(full);
+  latest.current = full;
+  if (!shown || !full || !prices.data) {
     const retry = () => {
       void answer.mutate();
       void prices.mutate();
@@ -79,7 +118,7 @@ export function JobProvider({ jobId, children, fallback }: PropsWithChildren<Job
     return <>{fallback(answer.error ?? prices.error, retry)}</>;
   }
   return (
-    <LoadedJob full={full} priceList={prices.data}>
+    <LoadedJob full={shown} latest={latest} priceList={prices.data}>
       {children}
     </LoadedJob>
   );
@@ -97,61 +136,80 @@ function useStable<T>(value: T): T {
   return kept.current;
 }
 
-type LoadedProps = { readonly full: FullJob; readonly priceList: { items: { item: PriceItem }[] } };
+/** Each part the earlier object while it is the same, so that only what changed is planned and drawn anew. */
+function useStableParts(full: FullJob): readonly Part[] {
+  const kept = useRef<readonly Part[]>([]);
+  return useMemo(() => {
+    const known = new Map(kept.current.map((part) => [part.id, part]));
+    const parts = full.parts.map(({ id, part }) => {
+      const before = known.get(id);
+      return before && equal(before, part) ? before : part;
+    });
+    const same = parts.length === kept.current.length && parts.every((part, index) => part === kept.current[index]);
+    if (!same) kept.current = parts;
+    return kept.current;
+  }, [full.parts]);
+}
 
-function LoadedJob({ full, priceList, children }: PropsWithChildren<LoadedProps>) {
-  const [history, setHistory] = useState<History>(emptyHistory);
+type LoadedProps = PropsWithChildren<{
+  readonly full: FullJob;
+  readonly latest: { readonly current: FullJob | undefined };
+  readonly priceList: { items: { item: PriceItem }[] };
+}>;
+
+const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }: LoadedProps) {
   const [readings, setReadings] = useState<readonly string[]>([]);
   const { job: jobRecord } = full;
-  const parts = useStable(useMemo(() => full.parts.map((each) => each.part), [full.parts]));
+  const { id: jobId } = jobRecord;
+  const owner = useSession().data?.user.id ?? "";
+  const parts = useStableParts(full);
   const job = useStable(jobRecord.job);
+  const plan = useMemo(() => planJob(parts), [parts]);
+  const resolved = useMemo(() => resolveParts(parts, plan), [parts, plan]);
   const input = useMemo(
     () => ({ job, parts, priceList: priceList.items.map((each) => each.item) }),
     [job, parts, priceList],
   );
   const reckoned = useReckoning(input);
   const context = useMemo(() => partContext(jobRecord.job.system, library), [jobRecord.job.system]);
-  // Callbacks read the latest job through a ref, so that they stay the same from change to change.
-  const latest = useRef(full);
-  latest.current = full;
 
-  const apply = useCallback((step: Step) => outbox.add(commandFor(step, latest.current)), []);
-
-  const take = useCallback(
+  const apply = useCallback(
     (step: Step) => {
-      apply(step);
-      setHistory((current) => record(current, step));
+      if (latest.current) outbox.add(...commandsFor(step, latest.current));
     },
-    [apply],
+    [latest],
   );
+  const history = useHistory(owner, jobId, apply);
+  const { take } = history;
 
+  // The job as it was when first shown stands in until the latest is known.
+  const first = useRef(full);
   const actions = useMemo(() => {
-    const partNow = (id: string) => latest.current.parts.find((each) => each.id === id)?.part;
+    const now = () => latest.current ?? first.current;
+    const partNow = (id: string) => now().parts.find((each) => each.id === id)?.part;
+    const put = (part: Part): Change => ({ kind: "part", id: part.id, before: partNow(part.id), after: part });
     return {
+      jobId,
       context,
-      savePart: (part: Part) => take({ kind: "part", id: part.id, before: partNow(part.id), after: part }),
-      binPart: (id: string) => take({ kind: "part", id, before: partNow(id), after: undefined }),
+      savePart: (part: Part) => take({ changes: [put(part)] }),
+      saveParts: (changed: readonly Part[]) => take({ changes: changed.map(put) }),
+      binPart: (id: string) => take({ changes: [{ kind: "part", id, before: partNow(id), after: undefined }] }),
       changeJob: (changes: JobChanges) =>
-        take({ kind: "job", before: sameFields(latest.current.job, changes), after: changes }),
+        take({ changes: [{ kind: "job", before: sameFields(now().job, changes), after: changes }] }),
       noteReading: (typed: string) =>
         setReadings((current) => [typed, ...current.filter((each) => each !== typed)].slice(0, READINGS_KEPT)),
     };
-  }, [take, context]);
-
-  const move = (result: { step: Step; history: History } | undefined) =>
-    result &&
-    (() => {
-      apply(result.step);
-      setHistory(result.history);
-    });
+  }, [take, context, jobId, latest]);
 
   const value: OpenJob = {
     ...reckoned,
     ...actions,
     record: jobRecord,
     parts,
-    undo: move(undo(history)),
-    redo: move(redo(history)),
+    resolved,
+    plan,
+    undo: history.undo,
+    redo: history.redo,
     readings,
   };
   return (
@@ -159,33 +217,10 @@ function LoadedJob({ full, priceList, children }: PropsWithChildren<LoadedProps>
       <JobContext.Provider value={value}>{children}</JobContext.Provider>
     </ActionsContext.Provider>
   );
-}
+});
 
 function sameFields(record: JobRecord, changes: JobChanges): JobChanges {
   const { pricing, ...rest } = record.job;
   const now: JobChanges = pricing ? { ...rest, pricing } : rest;
   return Object.fromEntries(Object.keys(changes).map((key) => [key, now[key as keyof JobChanges]]));
-}
-
-function commandFor(step: Step, full: FullJob): Command {
-  const jobId = full.job.id;
-  if (step.kind === "job") {
-    const { revision } = full.job;
-    return {
-      kind: "patch-job",
-      commandId: newId(),
-      jobId,
-      target: jobId,
-      baseRevision: revision,
-      changes: step.after,
-    };
-  }
-  const known = full.parts.find((each) => each.id === step.id);
-  const shared = {
-    commandId: newId(),
-    jobId,
-    target: step.id,
-    baseRevision: known?.revision ?? outbox.lastRevision(step.id),
-  };
-  return step.after ? { ...shared, kind: "put-part", part: step.after } : { ...shared, kind: "bin-part" };
 }

@@ -5,10 +5,13 @@ import { seesCosts, useSession } from "../api/session";
 import { IconButton } from "../components/Button";
 import { Faint, Strong, Title } from "../components/Text";
 import { ChevronLeft, Coins, FileText, ListChecks, type LucideIcon, Redo2, Ruler, Undo2 } from "../icons";
+import { useMeter, useWaitingReadings } from "../meter/readings";
+import { simulatedMeter } from "../meter/simulatedMeter";
 import { useTokens } from "../theme/useTokens";
 import { useWide } from "../theme/useWide";
 import { useJob } from "./JobContext";
 import { OpenPointsMark } from "./OpenPoints";
+import { useIsPadOpen } from "./padOpen";
 import { Shortcuts } from "./Shortcuts";
 import { StuckNotice } from "./StuckNotice";
 import { SyncMark } from "./SyncMark";
@@ -32,6 +35,8 @@ export function JobFrame({ children }: PropsWithChildren) {
   const session = useSession().data;
   const mayPrice = session ? seesCosts(session) : false;
   const places = mayPrice ? PLACES : PLACES_WITHOUT_COSTS;
+  const padOpen = useIsPadOpen();
+  useMeter(simulatedMeter);
   const onPart = /\/measure\/[^/]+/.test(pathname);
   return (
     <View className={`flex-1 bg-paper ${wide ? "flex-row" : ""}`}>
@@ -44,7 +49,7 @@ export function JobFrame({ children }: PropsWithChildren) {
           {children}
         </View>
       </View>
-      {wide ? null : <BottomBar places={places} jobId={record.id} pathname={pathname} />}
+      {wide || padOpen ? null : <BottomBar places={places} jobId={record.id} pathname={pathname} />}
     </View>
   );
 }
@@ -56,7 +61,7 @@ function Header({ backTo }: { backTo: string }) {
     <View role="banner" className="border-b border-rule bg-paper pb-1 pl-1 pr-2 pt-1">
       <View className="flex-row items-center">
         <IconButton
-          name={backTo === "/jobs" ? "Back to jobs" : "Back to the walls"}
+          name={backTo === "/jobs" ? "Back to jobs" : "Back to the parts"}
           icon={ChevronLeft}
           onPress={() => router.replace(backTo as Href)}
         />
@@ -71,10 +76,18 @@ function Header({ backTo }: { backTo: string }) {
       </View>
       <View className="flex-row items-center justify-between pl-3">
         <SyncMark />
+        <WaitingReadings />
         <OpenPointsMark />
       </View>
     </View>
   );
+}
+
+/** Readings that came while no entry was open: they are on the tape pad's chips. */
+function WaitingReadings() {
+  const { length } = useWaitingReadings();
+  if (length === 0) return null;
+  return <Faint role="status">{length === 1 ? "1 reading waits" : `${length} readings wait`}</Faint>;
 }
 
 type BarProps = { readonly places: readonly Place[]; readonly jobId: string; readonly pathname: string };

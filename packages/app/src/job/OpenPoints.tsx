@@ -1,6 +1,6 @@
-import type { OpenPoint } from "@wide-porch/core";
+import { type OpenPoint, type Part, planPoints } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Pressable, View } from "react-native";
 import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong, Title } from "../components/Text";
@@ -11,9 +11,15 @@ import { useJob } from "./JobContext";
 type Listed = { readonly partId: string; readonly partName: string; readonly points: readonly OpenPoint[] };
 
 function useOpenPoints(): { parts: Listed[]; warnings: string[]; total: number } {
-  const { reckoning } = useJob();
+  const { reckoning, parts: entered, plan, context } = useJob();
+  const onPlan = useMemo(() => planPoints(entered, plan, context), [entered, plan, context]);
   const parts = (reckoning?.counts ?? [])
-    .map((count) => ({ partId: count.partId, partName: count.partName, points: count.openPoints }))
+    .map(({ partId, partName, openPoints }) => {
+      const own = onPlan.filter((each) => each.partId === partId).map((each) => each.point);
+      // A wall that waits for the plan says why in the plan's words.
+      const paths = new Set(own.map((point) => point.path));
+      return { partId, partName, points: [...own, ...openPoints.filter((point) => !paths.has(point.path))] };
+    })
     .filter((each) => each.points.length > 0);
   const fromCounts = (reckoning?.counts ?? []).flatMap((count) => count.problems.map((each) => each.message));
   const fromOrder = reckoning?.buildUp?.problems ?? reckoning?.order.problems ?? [];
@@ -45,14 +51,23 @@ export function OpenPointsMark() {
   );
 }
 
+/** Where a point is settled: at its figure, on its part, or on the plan. */
+function hrefOf(jobId: string, parts: readonly Part[], partId: string, path: string): Href {
+  const part = parts.find((each) => each.id === partId);
+  const onPlan = part?.kind === "storey" || path === "place" || path.startsWith("overlap/");
+  const measure = `/jobs/${jobId}/measure`;
+  if (part && onPlan) return `${measure}/plan?storey=${encodeURIComponent(part.storey)}` as Href;
+  return `${measure}/${partId}?figure=${encodeURIComponent(path)}` as Href;
+}
+
 function OpenPointsList({ onGo }: { onGo: () => void }) {
   const router = useRouter();
-  const { record } = useJob();
+  const { record, parts: entered } = useJob();
   const { parts, warnings, total } = useOpenPoints();
   if (total === 0) return <Body>Nothing is missing and nothing is assumed.</Body>;
   const go = (partId: string, path: string) => {
     onGo();
-    router.push(`/jobs/${record.id}/measure/${partId}?figure=${encodeURIComponent(path)}` as Href);
+    router.push(hrefOf(record.id, entered, partId, path));
   };
   return (
     <>
@@ -70,7 +85,7 @@ function OpenPointsList({ onGo }: { onGo: () => void }) {
           <Title level={2}>{part.partName}</Title>
           {part.points.map((point) => (
             <Pressable
-              key={point.path}
+              key={point.path + point.message}
               role="button"
               onPress={() => go(part.partId, point.path)}
               className="min-h-12 flex-row items-center justify-between gap-3 border-b border-rule active:bg-pine-wash"

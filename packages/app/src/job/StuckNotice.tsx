@@ -1,34 +1,77 @@
+import { useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Notice } from "../components/Notice";
 import { Body } from "../components/Text";
+import type { Stuck } from "../sync/command";
 import { outbox } from "../sync/outboxInstance";
+import { type Decision, letGo, partConflict, settledWhole } from "../sync/settle";
+import { ConflictSheet } from "./ConflictSheet";
 import { useOutbox } from "./JobContext";
 
-/** A change that waits for a person. Both versions are there until they choose. */
+/** Changes that wait for a person. Both versions are there until they choose. */
 export function StuckNotice() {
-  const { stuck } = useOutbox();
-  if (!stuck) return null;
-  const what = stuck.command.kind === "put-part" ? `“${stuck.command.part.name}”` : "this job";
-  if (stuck.reason === "conflict") {
-    return (
-      <View className="p-3">
-        <Notice title={`Someone else changed ${what} meanwhile`} live>
-          <Body>Your change is kept on this device. Nothing is overwritten until you choose.</Body>
-          <View className="flex-row flex-wrap gap-2">
-            <Button label="Keep my version" kind="plain" onPress={() => outbox.settle("mine")} />
-            <Button label="Take theirs" kind="plain" onPress={() => outbox.settle("theirs")} />
-          </View>
-        </Notice>
-      </View>
-    );
-  }
+  const { stuck, cannotStore } = useOutbox();
   return (
-    <View className="p-3">
-      <Notice title={`A change of ${what} could not be saved`} live>
-        <Body>{stuck.message}</Body>
-        <Button label="Let this change go" kind="plain" onPress={() => outbox.settle("theirs")} />
-      </Notice>
-    </View>
+    <>
+      {cannotStore ? (
+        <View className="p-3">
+          <Notice title="This device keeps nothing" live>
+            <Body>Its storage is full or not allowed. Stay on this page until the mark says Saved.</Body>
+          </Notice>
+        </View>
+      ) : null}
+      {stuck.map((each) => (
+        <View key={each.command.commandId} className="p-3">
+          {each.reason === "conflict" ? <Conflict stuck={each} /> : <Refusal stuck={each} />}
+        </View>
+      ))}
+    </>
+  );
+}
+
+function nameOf({ command }: Stuck): string {
+  if (command.kind === "put-part" || command.kind === "set-aside") return `“${command.part.name}”`;
+  if (command.kind === "put-photo") return "a photo";
+  return command.kind === "bin-part" ? "a part you put in the bin" : "this job";
+}
+
+const decide = (stuck: Stuck, { commands, current }: Decision) =>
+  outbox.settle(stuck.command.target, commands, current);
+
+function Conflict({ stuck }: { stuck: Stuck }) {
+  const { commands } = useOutbox();
+  const [open, setOpen] = useState(false);
+  const conflict = partConflict(stuck, commands);
+  return (
+    <Notice title={`Someone else changed ${nameOf(stuck)} meanwhile`} live>
+      <Body>Your change is kept on this device. Nothing is overwritten until you choose.</Body>
+      {conflict ? (
+        <Button label="See both versions" kind="plain" onPress={() => setOpen(true)} />
+      ) : (
+        <View className="flex-row flex-wrap gap-2">
+          <Button
+            label="Keep my version"
+            kind="plain"
+            onPress={() => decide(stuck, settledWhole(stuck, commands, "mine"))}
+          />
+          <Button
+            label="Take theirs"
+            kind="plain"
+            onPress={() => decide(stuck, settledWhole(stuck, commands, "theirs"))}
+          />
+        </View>
+      )}
+      {conflict && open ? <ConflictSheet stuck={stuck} conflict={conflict} onClose={() => setOpen(false)} /> : null}
+    </Notice>
+  );
+}
+
+function Refusal({ stuck }: { stuck: Stuck }) {
+  return (
+    <Notice title={`A change of ${nameOf(stuck)} could not be saved`} live>
+      <Body>{stuck.message}</Body>
+      <Button label="Let this change go" kind="plain" onPress={() => decide(stuck, letGo(stuck))} />
+    </Notice>
   );
 }

@@ -3,23 +3,28 @@ import { type Href, Link, useRouter } from "expo-router";
 import { useRef, useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
 import useSWR from "swr";
-import { ask } from "../api/client";
 import { type JobRecord, jobListSchema } from "../api/records";
 import { seesCosts, signOut, useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
 import { Body, Faint, Strong, Title } from "../components/Text";
 import { Pending } from "../components/Waiting";
+import { askKept } from "../device/kept";
 import { FileInput, LogOut, Plus } from "../icons";
 import { type ImportFailure, ImportProblems, importJobFile } from "./importJob";
 
 const PER_PAGE = 50;
+const jobsKey = (page: number): string => `/jobs?page=${page}`;
 
 export function JobsScreen() {
   const session = useSession().data;
   const [page, setPage] = useState(1);
-  const jobs = useSWR(`/jobs?page=${page}`, () => ask(jobListSchema, "GET", `/jobs?page=${page}&perPage=${PER_PAGE}`), {
-    keepPreviousData: true,
-  });
+  const jobs = useSWR(
+    jobsKey(page),
+    () => askKept(jobListSchema, `${jobsKey(page)}&perPage=${PER_PAGE}`, jobsKey(page)),
+    {
+      keepPreviousData: true,
+    },
+  );
   if (!session) return null;
   const mayStart = seesCosts(session);
   return (

@@ -8,16 +8,18 @@ type Props = {
   readonly slots: readonly DimensionSlot[];
   readonly activePath: string | undefined;
   readonly onOpen: (path: string) => void;
+  /** The heading over figures that belong to nothing within the part. */
+  readonly title: string;
 };
 
-/** Every figure of the wall as a row: the drawing in words, and a way in for thumbs and keyboards. */
-export function FigureList({ slots, activePath, onOpen }: Props) {
+/** Every figure of a part as a row: the drawing in words, and a way in for thumbs and keyboards. */
+export function FigureList({ slots, activePath, onOpen, title }: Props) {
   const owners = [...new Set(slots.map((slot) => slot.of))];
   return (
     <View className="gap-4">
       {owners.map((owner) => (
         <View key={owner}>
-          <Title level={2}>{owner || "Wall"}</Title>
+          <Title level={2}>{owner || title}</Title>
           {slots
             .filter((slot) => slot.of === owner)
             .map((slot) => (

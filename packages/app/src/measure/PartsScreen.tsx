@@ -1,80 +1,122 @@
-import { kindOf, type Part, type PartCount, studWallKind } from "@wide-porch/core";
-import { type Href, Link, useRouter } from "expo-router";
+import {
+  ALONE,
+  drawStorey,
+  kindOf,
+  type Part,
+  type PartCount,
+  type StoreyPlan,
+  type StudWall,
+  surroundingsOf,
+} from "@wide-porch/core";
+import { type Href, Link } from "expo-router";
+import { memo, useMemo, useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
+import { AnyDrawing } from "../components/AnyDrawing";
 import { Button } from "../components/Button";
-import { DrawingCanvas } from "../components/DrawingCanvas";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { Plus } from "../icons";
 import { useJob } from "../job/JobContext";
-import { newId } from "../sync/newId";
+import { PlanCanvas } from "../plan/PlanCanvas";
+import { AddSheet } from "./AddSheet";
 import { JobDetails } from "./JobDetails";
 import { JobFileButton } from "./JobFileButton";
 
-/** The parts of the job by storey. */
+/** The parts of the job by storey, each storey with its plan. */
 export function PartsScreen() {
-  const { parts, record, context, savePart, reckoning } = useJob();
-  const router = useRouter();
-  const storeys = [...new Set(parts.map((part) => part.storey))];
-  const add = () => {
-    const wall = studWallKind.defaults(newId(), `Wall ${parts.length + 1}`, context);
-    savePart(wall);
-    router.push(`/jobs/${record.id}/measure/${wall.id}?figure=length` as Href);
-  };
+  const { parts, plan } = useJob();
+  const [adding, setAdding] = useState(false);
   return (
     <View className="min-h-0 flex-1">
-      <ScrollView className="min-h-0 flex-1" contentContainerClassName="mx-auto w-full max-w-5xl gap-5 p-4 pb-24">
+      <ScrollView className="min-h-0 flex-1" contentContainerClassName="mx-auto w-full max-w-5xl gap-6 p-4 pb-24">
         {parts.length === 0 ? (
           <View className="gap-2 pt-6">
             <Title level={2}>Nothing measured yet</Title>
-            <Body>Add a wall, then read its length off the tape. Everything you enter is saved as you go.</Body>
+            <Body>
+              Add a room and walk it with the tape, or a wall by itself. Everything you enter is saved as you go.
+            </Body>
           </View>
         ) : null}
-        {storeys.map((storey) => (
-          <View key={storey} className="gap-1">
-            <Title level={2}>{storey}</Title>
-            <View role="list">
-              {parts
-                .filter((part) => part.storey === storey)
-                .map((part) => (
-                  <PartRow
-                    key={part.id}
-                    part={part}
-                    count={reckoning?.counts.find((each) => each.partId === part.id)}
-                  />
-                ))}
-            </View>
-          </View>
+        {plan.storeys.map((storey) => (
+          <Storey key={storey.name} storey={storey} />
         ))}
         <View className="gap-1">
           <JobDetails />
           <JobFileButton />
+          <Link href={"/meter" as Href} target="_blank">
+            <Strong className="text-sm text-pine underline">Open the simulated distance meter</Strong>
+          </Link>
         </View>
       </ScrollView>
       <View className="absolute bottom-4 left-0 right-0 items-center px-4">
-        <Button label="Add a stud wall" icon={Plus} className="w-full max-w-sm shadow-md" onPress={add} />
+        <Button label="Add a part" icon={Plus} className="w-full max-w-sm shadow-md" onPress={() => setAdding(true)} />
+      </View>
+      {adding ? <AddSheet onClose={() => setAdding(false)} /> : null}
+    </View>
+  );
+}
+
+/** Rooms first, then what is built, then what was counted. The storey's own record is its plan. */
+const ORDER: Record<Part["kind"], number> = { room: 0, "stud-wall": 1, length: 2, area: 2, spots: 2, storey: 9 };
+
+function Storey({ storey }: { readonly storey: StoreyPlan }) {
+  const { resolved, reckoning } = useJob();
+  const parts = useMemo(
+    () =>
+      resolved
+        .filter((part) => part.storey === storey.name && part.kind !== "storey")
+        .toSorted((a, b) => ORDER[a.kind] - ORDER[b.kind]),
+    [resolved, storey.name],
+  );
+  return (
+    <View className="gap-1">
+      <Title level={2}>{storey.name}</Title>
+      {storey.rooms.length > 0 ? <StoreyPicture storey={storey} /> : null}
+      <View role="list">
+        {parts.map((part) => (
+          <PartRow key={part.id} part={part} count={reckoning?.counts.find((each) => each.partId === part.id)} />
+        ))}
       </View>
     </View>
   );
 }
 
-function PartRow({ part, count }: { part: Part; count: PartCount | undefined }) {
-  const { record, context } = useJob();
+function StoreyPicture({ storey }: { readonly storey: StoreyPlan }) {
+  const { parts, plan, context, jobId } = useJob();
+  const drawing = useMemo(() => {
+    const walls = parts.filter((part): part is StudWall => part.kind === "stud-wall");
+    return drawStorey(storey, walls, plan, context);
+  }, [parts, plan, storey, context]);
+  return (
+    <Link href={`/jobs/${jobId}/measure/plan?storey=${encodeURIComponent(storey.name)}` as Href} asChild>
+      <Pressable aria-label={`Plan of ${storey.name}`} className="border-b border-rule pb-1 active:bg-pine-wash">
+        <PlanCanvas
+          drawing={drawing}
+          description={`Plan of ${storey.name}, ${storey.rooms.length} rooms`}
+          heightPx={240}
+        />
+        <Strong className="text-right text-sm text-pine underline">Open the plan</Strong>
+      </Pressable>
+    </Link>
+  );
+}
+
+type RowProps = { readonly part: Part; readonly count: PartCount | undefined };
+
+const PartRow = memo(function PartRow({ part, count }: RowProps) {
+  const { jobId, context, plan } = useJob();
   const kind = kindOf(part);
-  const measures = kind.measures(part, context);
+  const around = part.kind === "room" ? surroundingsOf(plan, part.id) : ALONE;
+  const measures = kind.measures(part, context, around);
   const points = kind.openPoints(part, context);
-  const missing = points.filter((point) => point.kind !== "assumed").length;
-  const assumed = points.length - missing;
+  const open = points.filter((point) => point.kind !== "assumed").length;
+  const assumed = points.length - open;
+  const drawn = count?.drawing.kind === "elevation" ? count.drawing : kind.draw(part, context, around);
   return (
     <View role="listitem">
-      <Link href={`/jobs/${record.id}/measure/${part.id}` as Href} asChild>
-        <Pressable className="min-h-20 flex-row items-center gap-3 border-b border-rule py-2 active:bg-pine-wash">
-          <View className="w-28" aria-hidden>
-            <DrawingCanvas
-              drawing={count?.drawing ?? kind.draw(part, context)}
-              description=""
-              heightPx={64}
-              showDimensions={false}
-            />
+      <Link href={`/jobs/${jobId}/measure/${part.id}` as Href} asChild>
+        <Pressable className="min-h-16 flex-row items-center gap-3 border-b border-rule py-2 active:bg-pine-wash">
+          <View className="w-24" aria-hidden>
+            <AnyDrawing drawing={drawn} description="" heightPx={60} showFigures={false} />
           </View>
           <View className="min-w-0 flex-1">
             <Strong>{part.name}</Strong>
@@ -82,13 +124,11 @@ function PartRow({ part, count }: { part: Part; count: PartCount | undefined }) 
               {[part.location, ...measures.slice(0, 2).map((measure) => measure.text)].filter(Boolean).join(" · ") ||
                 kind.label}
             </Faint>
-            {missing > 0 ? (
-              <Warning>{missing === 1 ? "1 figure missing" : `${missing} figures missing`}</Warning>
-            ) : null}
-            {missing === 0 && assumed > 0 ? <Faint>{`${assumed} assumed`}</Faint> : null}
+            {open > 0 ? <Warning>{open === 1 ? "1 figure missing" : `${open} figures missing`}</Warning> : null}
+            {open === 0 && assumed > 0 ? <Faint>{`${assumed} assumed`}</Faint> : null}
           </View>
         </Pressable>
       </Link>
     </View>
   );
-}
+});

@@ -1,9 +1,11 @@
 import { type DimensionSlot, formatLength, type MeasuringSystem, type Problem, parseLength } from "@wide-porch/core";
-import { memo, useCallback, useEffect, useRef, useState } from "react";
+import { memo, type ReactNode, useCallback, useEffect, useRef, useState } from "react";
 import { Pressable, ScrollView, TextInput, View } from "react-native";
 import { IconButton } from "../components/Button";
 import { Body, Faint, Figure, Strong, Title, Warning } from "../components/Text";
 import { ChevronLeft, ChevronRight, Delete, X } from "../icons";
+import { useSayPadOpen } from "../job/padOpen";
+import { meterReadings, useWaitingReadings } from "../meter/readings";
 import { useTokens } from "../theme/useTokens";
 import { FRACTION_KEYS, type PadKey, padRows, rubOut, typeKey } from "./padKeys";
 
@@ -12,14 +14,24 @@ type Props = {
   readonly path: string;
   readonly system: MeasuringSystem;
   readonly readings: readonly string[];
-  /** Makes the entry; says why it could not be used. */
-  readonly onEnter: (path: string, typed: string) => Problem | undefined;
+  /** Said of figures that belong to nothing within the part. */
+  readonly partName: string;
+  /** Makes the entry. */
+  readonly onEnter: (path: string, typed: string) => Entered;
   readonly onMove: (path: string) => void;
   readonly onClose: () => void;
+  /** What else can be said of the figure while it is entered: the turn before a wall. */
+  readonly children?: ReactNode;
+  /** What Enter goes on to, where that is not the next figure. */
+  readonly thenText?: string | undefined;
 };
 
+/** What came of an entry: why it could not be used, or the figure to go on to where that is not the next. */
+export type Entered = { readonly problem?: Problem | undefined; readonly goTo?: string };
+
 /** The number entry. A hardware keyboard does all that the keys do: Enter for next, Shift+Enter for previous, Escape to close. */
-export function TapePad({ slots, path, system, readings, onEnter, onMove, onClose }: Props) {
+export function TapePad(props: Props) {
+  const { slots, path, system, partName, readings, onEnter, onMove, onClose } = props;
   const index = Math.max(
     0,
     slots.findIndex((slot) => slot.path === path),
@@ -35,10 +47,16 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
     setProblem(undefined);
     input.current?.focus();
   }, [path]);
+  useSayPadOpen();
   const change = useCallback((value: string | ((before: string) => string)) => {
     setText(value);
     setProblem(undefined);
   }, []);
+  // A reading goes on with a sum that waits for its next figure; otherwise it is the entry.
+  useEffect(
+    () => meterReadings.takeBy((typed) => change((before) => (/[-+−×÷*/(]\s*$/.test(before) ? before + typed : typed))),
+    [change],
+  );
   const onKey = useCallback((key: PadKey) => change((before) => typeKey(before, key)), [change]);
   if (!slot) return null;
 
@@ -49,10 +67,11 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
     // An empty entry confirms an assumed figure as it stands, and otherwise just moves on.
     const typed =
       text.trim() === "" && slot.dimension.assumed && valueNm !== null ? formatLength(valueNm, system) : text;
-    const found = typed.trim() === "" ? undefined : onEnter(slot.path, typed);
-    setProblem(found);
-    if (found) return;
-    if (then) onMove(then.path);
+    const entered = typed.trim() === "" ? {} : onEnter(slot.path, typed);
+    setProblem(entered.problem);
+    if (entered.problem) return;
+    const goTo = entered.goTo ?? then?.path;
+    if (goTo !== undefined) onMove(goTo);
     else onClose();
   };
 
@@ -61,7 +80,7 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
       <View className="flex-row items-center">
         <View className="flex-1">
           <Title level={2}>{slot.label}</Title>
-          <Faint numberOfLines={1}>{slot.of || "This wall"}</Faint>
+          <Faint numberOfLines={1}>{slot.of || partName}</Faint>
         </View>
         <IconButton
           name="Previous figure"
@@ -95,6 +114,7 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
         />
         <Result text={text} slot={slot} system={system} problem={problem} />
       </View>
+      {props.children}
       <Readings readings={readings} onReading={change} />
       <Keys system={system} onKey={onKey} />
       <View className="flex-row gap-2">
@@ -112,11 +132,16 @@ export function TapePad({ slots, path, system, readings, onEnter, onMove, onClos
           onPress={() => enter(next)}
           className="h-14 flex-1 flex-row items-center justify-center rounded-md bg-pine active:opacity-80"
         >
-          <Strong className="text-lg text-pine-ink">{next ? `Enter, then ${nextName(slot, next)}` : "Enter"}</Strong>
+          <Strong className="text-lg text-pine-ink">{thenText(props.thenText, slot, next)}</Strong>
         </Pressable>
       </View>
     </View>
   );
+}
+
+function thenText(given: string | undefined, slot: DimensionSlot, next: DimensionSlot | undefined): string {
+  if (given) return `Enter, then ${given}`;
+  return next ? `Enter, then ${nextName(slot, next)}` : "Enter";
 }
 
 const nextName = (now: DimensionSlot, next: DimensionSlot): string =>
@@ -166,23 +191,50 @@ function Key({ pad, onPress, small = false }: { pad: PadKey; onPress: (key: PadK
   );
 }
 
-/** The last entries, to be used again. */
-function Readings({ readings, onReading }: { readings: readonly string[]; onReading: (typed: string) => void }) {
-  if (readings.length === 0) return null;
+type ReadingsProps = { readonly readings: readonly string[]; readonly onReading: (typed: string) => void };
+
+/** What a meter sent while no entry was open, and the last entries, to be used again. */
+function Readings({ readings, onReading }: ReadingsProps) {
+  const waiting = useWaitingReadings();
+  if (readings.length + waiting.length === 0) return null;
   return (
     <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="gap-2">
+      {waiting.map(({ id, typed }) => (
+        <Chip
+          key={id}
+          text={`Meter ${typed}`}
+          name={`Use the meter's reading ${typed}`}
+          solid
+          onPress={() => {
+            meterReadings.use(id);
+            onReading(typed);
+          }}
+        />
+      ))}
       {readings.map((reading) => (
-        <Pressable
-          key={reading}
-          role="button"
-          aria-label={`Use reading ${reading}`}
-          onPress={() => onReading(reading)}
-          className="h-10 justify-center rounded-full border border-dashed border-faint px-3"
-        >
-          <Faint>{reading}</Faint>
-        </Pressable>
+        <Chip key={reading} text={reading} name={`Use reading ${reading}`} onPress={() => onReading(reading)} />
       ))}
     </ScrollView>
+  );
+}
+
+type ChipProps = {
+  readonly text: string;
+  readonly name: string;
+  readonly solid?: boolean;
+  readonly onPress: () => void;
+};
+
+function Chip({ text, name, solid = false, onPress }: ChipProps) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={name}
+      onPress={onPress}
+      className={`h-10 justify-center rounded-full border px-3 ${solid ? "border-pine bg-pine-wash" : "border-dashed border-faint"}`}
+    >
+      <Faint className={solid ? "text-pine" : ""}>{text}</Faint>
+    </Pressable>
   );
 }
 

@@ -1,145 +1,123 @@
 import {
+  ALONE,
   enterDimension,
   formatLength,
-  type Part,
   type Problem,
+  resolveWall,
+  type StudWall,
   type StudWallParameters,
   studWallKind,
 } from "@wide-porch/core";
-import { type Href, useLocalSearchParams, useRouter } from "expo-router";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { ScrollView, View } from "react-native";
+import { type Href, useRouter } from "expo-router";
+import { useCallback, useMemo, useRef } from "react";
 import { DrawingCanvas } from "../components/DrawingCanvas";
-import { Body, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
-import { useWide } from "../theme/useWide";
+import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { FigureList } from "./FigureList";
 import { LiveCount } from "./LiveCount";
 import { OpeningButtons } from "./OpeningButtons";
-import { TapePad } from "./TapePad";
+import { PartLayout } from "./PartLayout";
+import { PartName } from "./PartName";
+import { type Entered, TapePad } from "./TapePad";
+import { usePad } from "./usePad";
 import { WallChoices } from "./WallChoices";
-import { WallName } from "./WallName";
+import { WallOnPlanNotes } from "./WallOnPlanNotes";
 
-/** One wall: its elevation, whose figures are the inputs, and what it is made of. */
-export function WallScreen() {
-  const { partId } = useLocalSearchParams<{ partId: string }>();
-  const { parts } = useJob();
-  const wall = parts.find((part) => part.id === partId);
-  if (!wall) {
-    return (
-      <View className="p-6">
-        <Title level={2}>This wall is not in the job</Title>
-        <Body>It may have been put in the bin. Undo takes it out again.</Body>
-      </View>
-    );
-  }
-  return <Wall key={wall.id} wall={wall} />;
-}
-
-const describe = (wall: Part, system: "imperial" | "metric"): string => {
+const describe = (wall: StudWall, system: "imperial" | "metric"): string => {
   const length =
     wall.length.valueNm === null ? "not measured yet" : `${formatLength(wall.length.valueNm, system)} long`;
   return `Elevation of ${wall.name}: ${length}, ${formatLength(wall.height.valueNm ?? 0, system)} high, ${wall.openings.length} openings`;
 };
 
-function Wall({ wall }: { wall: Part }) {
-  const wide = useWide();
+/** One wall: its elevation, whose figures are the inputs, and what it is made of. On the plan they come from the rooms. */
+export function WallScreen({ part }: { readonly part: StudWall }) {
   const router = useRouter();
-  const { figure: asked } = useLocalSearchParams<{ figure?: string }>();
-  // The address may open a figure, once; going from one to the next stays on the page, and a reload shows the wall.
-  const [figure, show] = useState<string | undefined>(asked);
-  useEffect(() => {
-    if (!asked) return;
-    show(asked);
-    router.setParams({ figure: "" });
-  }, [asked, router]);
-  const { record, context, savePart, readings, noteReading, reckoning } = useJob();
+  const [figure, show] = usePad();
+  const { jobId, context, savePart, readings, noteReading, reckoning, plan } = useJob();
+  const wall = useMemo(() => resolveWall(part, plan), [part, plan]);
   const slots = useMemo(() => studWallKind.dimensions(wall), [wall]);
-  const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
-  const enter = (path: string, typed: string): Problem | undefined => {
-    const result = enterDimension(studWallKind, wall, path, typed, context);
+  const own = useMemo(() => slots.filter((slot) => !slot.typedOn), [slots]);
+  const active = own.some((slot) => slot.path === figure) ? figure : undefined;
+
+  const enter = (path: string, typed: string): Entered => {
+    const result = enterDimension(studWallKind, part, path, typed, context);
     savePart(result.part);
     if (!result.problem) noteReading(typed.trim());
-    return result.problem;
+    return { problem: result.problem };
   };
-  const latest = useRef(wall);
-  latest.current = wall;
+  const latest = useRef({ part, wall });
+  latest.current = { part, wall };
   const choose = useCallback(
     (change: Partial<StudWallParameters>): Problem | undefined => {
-      const changed = { ...latest.current, parameters: { ...latest.current.parameters, ...change } };
-      const problem = studWallKind.problems(changed, context)[0];
-      if (!problem) savePart(changed);
+      const now = latest.current;
+      const parameters = { ...now.part.parameters, ...change };
+      const problem = studWallKind.problems({ ...now.wall, parameters }, context)[0];
+      if (!problem) savePart({ ...now.part, parameters });
       return problem;
     },
     [context, savePart],
   );
+  /** Opens a figure here, or on the room that it comes from. */
+  const openFigure = useCallback(
+    (path: string) => {
+      const typedOn = slots.find((slot) => slot.path === path)?.typedOn;
+      if (typedOn) {
+        router.push(`/jobs/${jobId}/measure/${typedOn.partId}?figure=${encodeURIComponent(typedOn.path)}` as Href);
+      } else show(path);
+    },
+    [slots, router, jobId, show],
+  );
   const count = reckoning?.counts.find((each) => each.partId === wall.id);
-  const measured = studWallKind.draw(wall, context);
+  const measured = studWallKind.draw(wall, context, ALONE);
   // Pieces come from the worker a moment later; the figures are this instant's.
-  const drawing = count ? { ...count.drawing, dimensions: measured.dimensions } : measured;
+  const drawing =
+    count?.drawing.kind === "elevation" ? { ...count.drawing, dimensions: measured.dimensions } : measured;
   const latestCount = useRef(count);
   latestCount.current = count;
   const openLine = useCallback(
     (id: string) => {
       const line = latestCount.current?.lines.find((each) => each.pieceIds.includes(id));
-      if (line) router.push(`/jobs/${record.id}/count?line=${encodeURIComponent(line.id)}` as Href);
+      if (line) router.push(`/jobs/${jobId}/count?line=${encodeURIComponent(line.id)}` as Href);
     },
-    [router, record.id],
-  );
-  const canvas = (heightPx: number) => (
-    <DrawingCanvas
-      drawing={drawing}
-      description={describe(wall, context.system)}
-      heightPx={heightPx}
-      activePath={active}
-      onDimension={show}
-      onPiece={openLine}
-    />
+    [router, jobId],
   );
   const lists = (
     <>
-      <WallName wall={wall} />
+      <PartName part={part} />
       <LiveCount count={count} partId={wall.id} />
-      <FigureList slots={slots} activePath={active} onOpen={show} />
-      <OpeningButtons wall={wall} onAdded={(id) => show(`openings.${id}.position`)} />
+      {part.plan ? <WallOnPlanNotes part={part} wall={wall} /> : null}
+      <FigureList slots={slots} activePath={active} onOpen={openFigure} title="Wall" />
+      {part.plan ? null : <OpeningButtons wall={part} onAdded={(id) => show(`openings.${id}.position`)} />}
       <WallChoices parameters={wall.parameters} onChange={choose} />
+      <NotesAndPhotos part={part} />
     </>
   );
   const pad = active ? (
     <TapePad
-      slots={slots}
+      slots={own}
       path={active}
       system={context.system}
+      partName={part.name}
       readings={readings}
       onEnter={enter}
       onMove={show}
       onClose={() => show(undefined)}
     />
   ) : null;
-
-  if (wide) {
-    return (
-      <View className="min-h-0 flex-1 flex-row">
-        <View className="min-w-0 flex-1 justify-center p-4">{canvas(520)}</View>
-        <View className="w-[400px] border-l border-rule">
-          <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-5 p-4">
-            {lists}
-          </ScrollView>
-          {pad}
-        </View>
-      </View>
-    );
-  }
   return (
-    <View className="min-h-0 flex-1">
-      <View className="border-b border-rule bg-paper px-1">{canvas(active ? 190 : 280)}</View>
-      {active ? (
-        <View className="flex-1 justify-end">{pad}</View>
-      ) : (
-        <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-5 p-4 pb-10">
-          {lists}
-        </ScrollView>
+    <PartLayout
+      drawing={(heightPx) => (
+        <DrawingCanvas
+          drawing={drawing}
+          description={describe(wall, context.system)}
+          heightPx={heightPx}
+          activePath={active}
+          onDimension={openFigure}
+          onPiece={openLine}
+        />
       )}
-    </View>
+      lists={lists}
+      pad={pad}
+    />
   );
 }

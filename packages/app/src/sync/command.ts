@@ -1,12 +1,14 @@
-import { jobSchema, partSchema } from "@wide-porch/core";
+import { jobSchema, kindOf, migrate, type Part, partSchema } from "@wide-porch/core";
 import { z } from "zod";
 
 const base = {
   commandId: z.string(),
   jobId: z.string(),
-  /** The record it changes: a part's id, or the job's. */
+  /** The record it changes: a part's id, a photo's, or the job's. */
   target: z.string(),
   baseRevision: z.number(),
+  /** By the device's clock; only the time since then is sent, so that a wrong clock does no harm. */
+  madeAt: z.number(),
 };
 
 export const jobChangesSchema = jobSchema
@@ -16,11 +18,34 @@ export type JobChanges = z.infer<typeof jobChangesSchema>;
 
 /** A change made here that the server has not confirmed. Kept on the device until it has. */
 export const commandSchema = z.discriminatedUnion("kind", [
-  z.object({ ...base, kind: z.literal("put-part"), part: partSchema }),
+  /** `before` is the part as the server had it when the change was begun: what both versions of a conflict started from. */
+  z.object({ ...base, kind: z.literal("put-part"), part: partSchema, before: partSchema.nullable() }),
   z.object({ ...base, kind: z.literal("bin-part") }),
   z.object({ ...base, kind: z.literal("patch-job"), changes: jobChangesSchema }),
+  /** A version that was not chosen, for the part's history. */
+  z.object({ ...base, kind: z.literal("set-aside"), part: partSchema }),
+  /** The picture itself lies on the device under its id. */
+  z.object({ ...base, kind: z.literal("put-photo") }),
 ]);
 export type Command = z.infer<typeof commandSchema>;
+
+type PlainRecord = Record<string, unknown>;
+const isRecord = (value: unknown): value is PlainRecord => typeof value === "object" && value !== null;
+
+function lifted(part: unknown): unknown {
+  if (!isRecord(part) || typeof part.kind !== "string") return part;
+  // Read by its kind alone; the schema checks the rest.
+  const result = migrate(part, kindOf(part as Part).migrations);
+  return result.ok ? result.value : part;
+}
+
+/** A command as kept on the device, perhaps by an earlier version of the app. Undefined for what is none. */
+export function readCommand(kept: unknown): Command | undefined {
+  const raw =
+    isRecord(kept) && "part" in kept ? { ...kept, part: lifted(kept.part), before: lifted(kept.before) } : kept;
+  const read = commandSchema.safeParse(raw);
+  return read.success ? read.data : undefined;
+}
 
 /** Why a command waits for a person: the record moved on, or the server would not have it. */
 export type Stuck = {

@@ -1,47 +1,68 @@
-import AsyncStorage from "@react-native-async-storage/async-storage";
-import { z } from "zod";
 import { ApiProblem } from "../api/client";
-import { jobRecordSchema, partRecordSchema } from "../api/records";
-import { type Command, commandSchema, type Stuck } from "./command";
-import { newId } from "./newId";
-import { type Confirmed, send } from "./send";
+import type { DeviceStore } from "../device/store";
+import { type Command, readCommand, type Stuck } from "./command";
+import type { Confirmed, Send } from "./send";
+
+const RETRY_MS = 2500;
 
 /** Each person's changes lie apart: who signs in next on this device does not send another's. */
-const storageKey = (owner: string): string => `wide-porch/outbox/${owner}`;
-const RETRY_MS = 2500;
+const prefixOf = (owner: string): string => `outbox/${owner}/`;
 
 export type SyncState = "saved" | "sending" | "on-device" | "needs-you";
 
 export type OutboxView = {
   readonly loaded: boolean;
   readonly commands: readonly Command[];
-  readonly stuck: Stuck | undefined;
+  /** Changes that wait for a person, at most one for each record. */
+  readonly stuck: readonly Stuck[];
   readonly offline: boolean;
+  /** Whether all of `commands` lies on the device, and would outlive the page. */
+  readonly stored: boolean;
+  /** Whether the device has refused to keep something: full, or not allowed. */
+  readonly cannotStore: boolean;
 };
 
-type Listener = () => void;
+const NOTHING: OutboxView = {
+  loaded: false,
+  commands: [],
+  stuck: [],
+  offline: false,
+  stored: true,
+  cannotStore: false,
+};
+
+export type OutboxParts = {
+  readonly store: DeviceStore;
+  readonly send: Send;
+  /** Gets the server's state of a record, or undefined when it must be asked for anew. */
+  readonly onConfirmed: (command: Command, confirmed: Confirmed | undefined) => void;
+  readonly onSignedOut: () => void;
+  readonly retryMs?: number;
+};
 
 /**
- * Changes on their way to the server, in order, kept on the device until confirmed. Several unsent changes of one record
- * become one. A change the server cannot take stops the line until a person decides; nothing is dropped by itself.
+ * Changes on their way to the server, in order, each kept on the device until it is confirmed. Several unsent changes of one
+ * record become one. A change the server cannot take holds up its own record until a person decides, and no other; nothing
+ * is dropped by itself.
  */
 export class Outbox {
-  private view: OutboxView = { loaded: false, commands: [], stuck: undefined, offline: false };
-  private readonly listeners = new Set<Listener>();
+  private view: OutboxView = NOTHING;
+  private readonly listeners = new Set<() => void>();
   /** Commands that may have reached the server: they are repeated as they are, so that its note of them holds. */
   private readonly tried = new Set<string>();
   private readonly revisions = new Map<string, number>();
+  /** Keys of what lies on the device, by command. */
+  private readonly places = new Map<string, string>();
+  private next = 1;
   private owner: string | undefined;
   private sending: string | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private writing: Promise<void> = Promise.resolve();
+  private writes = 0;
 
-  /** `onConfirmed` gets the server's state of a record, or undefined when it must be asked for anew. */
-  constructor(
-    private readonly onConfirmed: (command: Command, confirmed: Confirmed | undefined) => void,
-    private readonly onSignedOut: () => void,
-  ) {}
+  constructor(private readonly parts: OutboxParts) {}
 
-  readonly subscribe = (listener: Listener): (() => void) => {
+  readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
@@ -59,118 +80,178 @@ export class Outbox {
       void this.flush();
       return;
     }
+    this.close();
     this.owner = owner;
-    this.set({ loaded: false, commands: [], stuck: undefined, offline: false });
-    const stored = await AsyncStorage.getItem(storageKey(owner));
-    const read = z.array(commandSchema).safeParse(stored === null ? [] : JSON.parse(stored));
-    const kept = read.success ? read.data : [];
-    for (const command of kept) this.tried.add(command.commandId);
-    this.set({ loaded: true, commands: kept });
+    const kept = await this.parts.store.under(prefixOf(owner)).catch(() => []);
+    if (this.owner !== owner) return;
+    const commands = kept.flatMap(([key, value]) => {
+      const command = readCommand(value);
+      if (!command) return [];
+      this.places.set(command.commandId, key);
+      this.tried.add(command.commandId);
+      this.next = Math.max(this.next, Number(key.split("/")[2]) + 1);
+      return [command];
+    });
+    this.set({ loaded: true, commands: [...commands, ...this.view.commands] });
     void this.flush();
   }
 
   /** On signing out. What is unsent stays on the device for when the same person is back. */
   close(): void {
+    clearTimeout(this.timer);
     this.owner = undefined;
-    this.set({ loaded: false, commands: [], stuck: undefined, offline: false });
+    this.places.clear();
+    this.set(NOTHING);
   }
 
-  add(command: Command): void {
-    const waiting = this.view.commands.findIndex((each) => this.replaces(command, each));
-    const commands = this.view.commands.slice();
-    if (waiting < 0) commands.push(command);
-    else commands[waiting] = mergeOnto(this.view.commands[waiting], command);
+  add(...added: readonly Command[]): void {
+    const commands = added.reduce((now, command) => this.withCommand(now, command), this.view.commands);
     this.set({ commands });
     void this.flush();
   }
 
+  private withCommand(commands: readonly Command[], command: Command): readonly Command[] {
+    const waiting = commands.findIndex((each) => this.replaces(command, each));
+    if (waiting < 0) {
+      this.keep(command);
+      return [...commands, command];
+    }
+    const merged = mergeOnto(commands[waiting], command);
+    this.keep(merged, commands[waiting]);
+    return commands.map((each, index) => (index === waiting ? merged : each));
+  }
+
   private replaces(next: Command, waiting: Command): boolean {
     if (waiting.target !== next.target || this.tried.has(waiting.commandId)) return false;
+    if (waiting.kind === "set-aside" || next.kind === "set-aside") return false;
     return !(next.kind === "bin-part" && waiting.baseRevision === 0);
   }
 
-  /** Settles a stuck change: send it over the newer state, or let it go. */
-  settle(choice: "mine" | "theirs"): void {
-    const { stuck } = this.view;
-    if (!stuck) return;
-    const revision = z.object({ revision: z.number() }).safeParse(stuck.current);
-    const commands = this.view.commands.flatMap((command): Command[] => {
-      if (command.target !== stuck.command.target) return [command];
-      if (choice === "theirs" || !revision.success) return [];
-      return [{ ...command, commandId: newId(), baseRevision: revision.data.revision }];
-    });
-    if (choice === "theirs") this.onConfirmed(stuck.command, theirsOf(stuck.current));
-    this.set({ commands, stuck: undefined });
+  /** Replaces all that waits for one record by what a person decided; none, when the server's state stands. */
+  settle(target: string, decided: readonly Command[], current: Confirmed | undefined): void {
+    const gone = this.view.commands.filter((each) => each.target === target);
+    for (const command of gone) this.forget(command);
+    for (const command of decided) this.keep(command);
+    const rest = this.view.commands.filter((each) => each.target !== target);
+    const [first] = gone;
+    if (first) this.parts.onConfirmed(first, current);
+    if (current?.revision !== undefined) this.revisions.set(target, current.revision);
+    const stuck = this.view.stuck.filter((each) => each.command.target !== target);
+    this.set({ commands: [...rest, ...decided], stuck });
     void this.flush();
   }
 
+  private nextToSend(): Command | undefined {
+    const held = new Set(this.view.stuck.map((each) => each.command.target));
+    return this.view.commands.find((each) => !held.has(each.target));
+  }
+
   async flush(): Promise<void> {
-    const [command] = this.view.commands;
-    if (!command || this.sending || this.view.stuck || !this.view.loaded) return;
+    const command = this.nextToSend();
+    const { owner } = this;
+    if (!command || this.sending || !this.view.loaded || owner === undefined) return;
+    clearTimeout(this.timer);
     this.sending = command.commandId;
     this.tried.add(command.commandId);
     try {
-      const confirmed = await send(command);
+      const confirmed = await this.parts.send(command);
       this.sending = undefined;
-      this.onConfirmed(command, confirmed);
+      if (this.owner !== owner) return;
+      this.parts.onConfirmed(command, confirmed);
       this.confirm(command, confirmed);
       void this.flush();
     } catch (error) {
       this.sending = undefined;
-      this.failed(command, error);
+      if (this.owner === owner) this.failed(command, error);
     }
   }
 
-  private confirm(command: Command, confirmed: Confirmed): void {
-    this.revisions.set(command.target, confirmed.revision);
+  private confirm(command: Command, { revision, part }: Confirmed): void {
+    this.forget(command);
     const rest = this.view.commands.filter((each) => each.commandId !== command.commandId);
-    const commands = rest.map((each) =>
-      each.target === command.target ? { ...each, baseRevision: confirmed.revision } : each,
-    );
+    if (revision === undefined) {
+      this.set({ commands: rest, offline: false });
+      return;
+    }
+    this.revisions.set(command.target, revision);
+    const commands = rest.map((each): Command => {
+      if (each.target !== command.target) return each;
+      const moved = { ...each, baseRevision: revision };
+      const rebased = moved.kind === "put-part" && part ? { ...moved, before: part.part } : moved;
+      this.keep(rebased, each);
+      return rebased;
+    });
     this.set({ commands, offline: false });
   }
 
   private failed(command: Command, error: unknown): void {
-    if (error instanceof ApiProblem && [404, 409, 422].includes(error.status)) {
+    if (error instanceof ApiProblem && [404, 409, 413, 415, 422].includes(error.status)) {
       const reason = error.status === 409 ? "conflict" : "refused";
-      this.set({ stuck: { command, reason, message: error.message, current: error.current }, offline: false });
+      const stuck: Stuck = { command, reason, message: error.message, current: error.current };
+      const others = this.view.stuck.filter((each) => each.command.target !== command.target);
+      this.set({ stuck: [...others, stuck], offline: false });
+      void this.flush();
       return;
     }
     this.set({ offline: true });
-    if (error instanceof ApiProblem && error.status === 401) this.onSignedOut();
+    if (error instanceof ApiProblem && error.status === 401) this.parts.onSignedOut();
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.flush(), RETRY_MS);
+    this.timer = setTimeout(() => void this.flush(), this.parts.retryMs ?? RETRY_MS);
+  }
+
+  /** Puts a command on the device, in the place of the one it stands for. */
+  private keep(command: Command, instead?: Command): void {
+    if (this.owner === undefined) return;
+    const place = instead && this.places.get(instead.commandId);
+    const key = place ?? `${prefixOf(this.owner)}${String(this.next++).padStart(12, "0")}/${command.commandId}`;
+    if (instead) this.places.delete(instead.commandId);
+    this.places.set(command.commandId, key);
+    this.write(() => this.parts.store.set(key, command));
+  }
+
+  private forget(command: Command): void {
+    const key = this.places.get(command.commandId);
+    if (!key) return;
+    this.places.delete(command.commandId);
+    this.write(() => this.parts.store.remove(key));
+  }
+
+  /** One write after the other; the mark says that an entry is on the device only once it is. */
+  private write(work: () => Promise<void>): void {
+    this.writes += 1;
+    this.view = { ...this.view, stored: false };
+    this.writing = this.writing.then(work).then(
+      () => this.written(false),
+      () => this.written(true),
+    );
+  }
+
+  private written(failed: boolean): void {
+    this.writes -= 1;
+    const cannotStore = failed || (this.view.cannotStore && this.view.commands.length > 0);
+    if (this.writes === 0 || cannotStore !== this.view.cannotStore)
+      this.set({ stored: this.writes === 0, cannotStore });
   }
 
   private set(change: Partial<OutboxView>): void {
-    const before = this.view;
-    this.view = { ...before, ...change };
-    const keep = before.loaded && this.view.loaded && before.commands !== this.view.commands;
-    if (keep && this.owner) void AsyncStorage.setItem(storageKey(this.owner), JSON.stringify(this.view.commands));
+    this.view = { ...this.view, ...change };
     for (const listener of this.listeners) listener();
   }
-}
-
-/** The newer state that came with a conflict; nothing where the server had none to show. */
-function theirsOf(current: unknown): Confirmed | undefined {
-  const part = partRecordSchema.safeParse(current);
-  if (part.success) return { revision: part.data.revision, part: part.data };
-  const job = jobRecordSchema.safeParse(current);
-  return job.success ? { revision: job.data.revision, job: job.data } : undefined;
 }
 
 /** The later change of a record says it all, but for a job's, whose fields add up. It keeps the earlier base. */
 function mergeOnto(waiting: Command | undefined, next: Command): Command {
   if (!waiting) return next;
-  const baseRevision = waiting.baseRevision;
+  const { baseRevision } = waiting;
   if (waiting.kind === "patch-job" && next.kind === "patch-job") {
     return { ...next, baseRevision, changes: { ...waiting.changes, ...next.changes } };
   }
+  if (waiting.kind === "put-part" && next.kind === "put-part") return { ...next, baseRevision, before: waiting.before };
   return { ...next, baseRevision };
 }
 
 export function syncState(view: OutboxView): SyncState {
-  if (view.stuck) return "needs-you";
+  if (view.stuck.length > 0 || view.cannotStore) return "needs-you";
   if (view.commands.length === 0) return "saved";
-  return view.offline ? "on-device" : "sending";
+  return view.offline && view.stored ? "on-device" : "sending";
 }

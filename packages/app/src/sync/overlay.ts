@@ -19,6 +19,7 @@ function withJobChanges(record: JobRecord, command: Extract<Command, { kind: "pa
 }
 
 function withCommand(full: FullJob, command: Command): FullJob {
+  if (command.kind === "set-aside" || command.kind === "put-photo") return full;
   if (command.kind === "patch-job") return { job: withJobChanges(full.job, command), parts: full.parts };
   const known = full.parts.find((each) => each.id === command.target);
   if (command.kind === "bin-part") return { job: full.job, parts: full.parts.filter((each) => each !== known) };

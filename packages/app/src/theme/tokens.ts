@@ -13,6 +13,7 @@ export const LIGHT = {
   "pine-wash": "226 235 226",
   clay: "146 58 24",
   "clay-wash": "247 228 214",
+  wall: "122 113 96",
 } as const;
 
 export type ColourName = keyof typeof LIGHT;
@@ -28,6 +29,7 @@ export const DARK: Record<ColourName, string> = {
   "pine-wash": "38 58 47",
   clay: "236 165 130",
   "clay-wash": "68 42 30",
+  wall: "142 134 117",
 };
 
 const PLATE = "#c89b5e";

@@ -233,16 +233,18 @@ function houseWall(newId: () => string, context: PartContext): StudWall {
   const choices = parametersOf(start, { studSize: "2x6", bearing: false, sheathed: true });
   const wall: StudWall = { ...start, location: "Wrap-around porch", parameters: choices };
   const sized = enter(enter(wall, "length", "24'", context), "height", "9'1 1/8", context);
-  return HOUSE_WALL.reduce((current, demo, index) => {
-    const id = `opening-${index + 1}`;
-    const opening = newOpening(current, demo.kind, id, context);
-    if (!opening) throw new Error(`lanternHouse: the house wall has no room for ${demo.kind}`);
-    const added = { ...current, openings: [...current.openings, { ...opening, name: demo.name ?? opening.name }] };
-    return (["position", "sill", "height", "width"] as const).reduce(
-      (each, field) => enter(each, `openings.${id}.${field}`, demo[field], context),
-      added,
-    );
-  }, sized);
+  return HOUSE_WALL.reduce((current, demo, index) => withLoneOpening(current, demo, index, context), sized);
+}
+
+function withLoneOpening(wall: StudWall, demo: LoneOpening, index: number, context: PartContext): StudWall {
+  const id = `opening-${index + 1}`;
+  const opening = newOpening(wall, demo.kind, id, context);
+  if (!opening) throw new Error(`lanternHouse: the house wall has no room for ${demo.kind}`);
+  const openings = wall.openings.concat({ ...opening, name: demo.name ?? opening.name });
+  return (["position", "sill", "height", "width"] as const).reduce(
+    (each, field) => enter(each, `openings.${id}.${field}`, demo[field], context),
+    { ...wall, openings },
+  );
 }
 
 /** Two storeys of rooms, the new walls on their plan, the porch's own wall, and loose parts. */

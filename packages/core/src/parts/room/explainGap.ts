@@ -143,6 +143,12 @@ function countedTwice(run: RoomRun, runs: readonly RoomRun[], name: Namer): Expl
 
 const toTurn = (degrees: number): number => ((degrees + 540) % 360) - 180;
 
+/** An id made from a run's that no run has. */
+function freeId(runs: readonly RoomRun[], id: string): string {
+  const candidate = `${id.slice(0, 36)}+`;
+  return runs.some((run) => run.id === candidate) ? freeId(runs, candidate) : candidate;
+}
+
 /**
  * A run with the gap's own length and way, kept square to the runs on both sides of it: at the end of the walk, or
  * between two runs that it turns away from.
@@ -160,7 +166,7 @@ function missingRun(runs: readonly RoomRun[], system: MeasuringSystem, name: Nam
     if (Math.abs(turnIn) !== 90 || Math.abs(turnOut) !== 90) return [];
     const added: RoomRun = {
       ...run,
-      id: `${run.id.slice(0, 35)}-next`,
+      id: freeId(runs, run.id),
       length: measured(lengthNm, text),
       turnDegrees: { value: turnOut, assumed: true },
     };

@@ -39,6 +39,7 @@ export const roomKind: PartKind<Room, PlanDrawing> = {
 export * from "./ceiling";
 export * from "./corners";
 export * from "./defaults";
+export { roomDimensions } from "./dimensions";
 export { openingQuad } from "./draw";
 export * from "./edit";
 export * from "./explainGap";

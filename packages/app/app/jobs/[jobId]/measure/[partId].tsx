@@ -1,1 +1,1 @@
-export { WallScreen as default } from "../../../../src/measure/WallScreen";
+export { PartScreen as default } from "../../../../src/measure/PartScreen";

@@ -1,0 +1,1 @@
+export { MeterPanelScreen as default } from "../src/meter/MeterPanelScreen";

@@ -1,0 +1,51 @@
+import { mutate } from "swr";
+import type { z } from "zod";
+import { ask, NoAnswer } from "../api/client";
+import { deviceStore } from "./store";
+
+/** After so long without an answer the device's own copy is shown, while the asking goes on. */
+const PATIENCE_MS = 2000;
+
+let owner = "";
+/** Each person's copies lie apart. */
+export const keepFor = (userId: string): void => {
+  owner = userId;
+};
+
+const keyOf = (path: string): string => `answers/${owner}${path}`;
+
+async function keptCopy<T>(schema: z.ZodType<T>, path: string): Promise<T | undefined> {
+  const read = schema.safeParse(await deviceStore.get(keyOf(path)).catch(() => undefined));
+  return read.success ? read.data : undefined;
+}
+
+const later = (ms: number): Promise<"later"> => new Promise((done) => setTimeout(() => done("later"), ms));
+
+/**
+ * Asks the server, and keeps its answer on the device. Without signal, or with too little of it, the copy kept last time
+ * answers instead. Throws NoAnswer when there is neither.
+ */
+export async function askKept<T>(schema: z.ZodType<T>, path: string, swrKey: string): Promise<T> {
+  const asking = ask(schema, "GET", path).then((answer) => {
+    void deviceStore.set(keyOf(path), answer).catch(() => undefined);
+    return answer;
+  });
+  try {
+    const first = await Promise.race([asking, later(PATIENCE_MS)]);
+    if (first !== "later") return first;
+    const copy = await keptCopy(schema, path);
+    if (copy === undefined) return await asking;
+    void asking.then((answer) => mutate(swrKey, answer, { revalidate: false })).catch(() => undefined);
+    return copy;
+  } catch (error) {
+    if (!(error instanceof NoAnswer)) throw error;
+    const copy = await keptCopy(schema, path);
+    if (copy === undefined) throw error;
+    return copy;
+  }
+}
+
+/** Puts a newer state into the copy on the device, so that a restart without signal shows it. */
+export const keepAnswer = (path: string, answer: unknown): void => {
+  void deviceStore.set(keyOf(path), answer).catch(() => undefined);
+};

@@ -1,0 +1,21 @@
+import type { DeviceStore } from "./store";
+
+/** A store for tests, that forgets with the page. `size` tells how much it holds. */
+export function memoryStore(): DeviceStore & { readonly size: () => number } {
+  const kept = new Map<string, unknown>();
+  return {
+    get: async (key) => kept.get(key),
+    set: async (key, value) => {
+      kept.set(key, structuredClone(value));
+    },
+    remove: async (key) => {
+      kept.delete(key);
+    },
+    under: async (prefix) =>
+      [...kept].filter(([key]) => key.startsWith(prefix)).toSorted(([a], [b]) => (a < b ? -1 : 1)),
+    removeMany: async (keys) => {
+      for (const key of keys) kept.delete(key);
+    },
+    size: () => kept.size,
+  };
+}

@@ -1,0 +1,73 @@
+import { differenceName, differencesBetween, fieldText, type Part } from "@wide-porch/core";
+import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
+import { View } from "react-native";
+import useSWR from "swr";
+import { type PartVersion, partHistorySchema } from "../api/records";
+import { Button } from "../components/Button";
+import { Sheet } from "../components/Sheet";
+import { Body, Faint, Strong } from "../components/Text";
+import { Pending } from "../components/Waiting";
+import { askKept } from "../device/kept";
+import { useJobActions } from "./JobContext";
+
+const CHANGES_SHOWN = 6;
+
+const WAYS: Record<PartVersion["how"], string> = {
+  saved: "saved",
+  binned: "put in the bin",
+  "set-aside": "set aside when another version was chosen",
+};
+
+/** Every version of a part with who made it and when, and the way back to any of them. */
+export function HistorySheet({ part, onClose }: { readonly part: Part; readonly onClose: () => void }) {
+  const { jobId, savePart } = useJobActions();
+  const path = `/jobs/${jobId}/parts/${part.id}/history`;
+  const history = useSWR(path, () => askKept(partHistorySchema, path, path), { revalidateOnMount: true });
+  const items = history.data?.items;
+  const goBack = (version: PartVersion) => {
+    savePart({ ...version.part, id: part.id });
+    onClose();
+  };
+  return (
+    <Sheet open onClose={onClose} title={`History of ${part.name}`}>
+      {items ? (
+        items.map((version, index) => (
+          <Version
+            key={`${version.revision}/${version.at}/${version.how}`}
+            version={version}
+            before={items[index + 1]}
+            onGoBack={index === 0 && version.how === "saved" ? undefined : () => goBack(version)}
+          />
+        ))
+      ) : (
+        <Pending error={history.error} what="the history" retry={() => void history.mutate()} />
+      )}
+    </Sheet>
+  );
+}
+
+type VersionProps = {
+  readonly version: PartVersion;
+  readonly before: PartVersion | undefined;
+  readonly onGoBack: (() => void) | undefined;
+};
+
+function Version({ version, before, onGoBack }: VersionProps) {
+  const { context } = useJobActions();
+  const changes = before ? differencesBetween(undefined, version.part, before.part) : [];
+  const when = formatDistanceToNow(new Date(version.at), { addSuffix: true });
+  return (
+    <View className="gap-1 border-b border-rule pb-3">
+      <Strong>{version.by}</Strong>
+      <Faint>{`${when}, ${WAYS[version.how]}`}</Faint>
+      {changes.slice(0, CHANGES_SHOWN).map((each) => (
+        <Body key={each.path} className="text-sm">
+          {`${differenceName(each.path, version.part, before?.part ?? version.part)}: ${fieldText(each.theirs, context)} → ${fieldText(each.mine, context)}`}
+        </Body>
+      ))}
+      {changes.length > CHANGES_SHOWN ? <Faint>{`and ${changes.length - CHANGES_SHOWN} more`}</Faint> : null}
+      {before ? null : <Faint>The first version kept</Faint>}
+      {onGoBack ? <Button label="Go back to this" kind="quiet" className="self-start" onPress={onGoBack} /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,55 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { deviceStore } from "../device/store";
+import { emptyHistory, type History, record, redo, type Step, undo } from "./history";
+import { KeptHistory } from "./keptHistory";
+
+/** A job's undo and redo, kept on the device. `apply` makes a step on the job. */
+export function useHistory(owner: string, jobId: string, apply: (step: Step) => void) {
+  const [history, setHistory] = useState<History>(emptyHistory);
+  const latest = useRef(history);
+  const kept = useMemo(() => new KeptHistory(deviceStore, `undo/${owner}/${jobId}`), [owner, jobId]);
+
+  const keep = useCallback(
+    (next: History) => {
+      latest.current = next;
+      setHistory(next);
+      void kept.save(next);
+    },
+    [kept],
+  );
+
+  useEffect(() => {
+    let gone = false;
+    void kept
+      .load()
+      .catch(() => emptyHistory)
+      .then((before) => {
+        if (gone || before.done.length + before.undone.length === 0) return;
+        const now = latest.current;
+        // Steps made while the earlier ones were read come after them.
+        const undone = now.done.length > 0 ? [] : before.undone;
+        keep({ done: [...before.done, ...now.done], undone });
+      });
+    return () => {
+      gone = true;
+    };
+  }, [kept, keep]);
+
+  const take = useCallback(
+    (step: Step) => {
+      apply(step);
+      keep(record(latest.current, step));
+    },
+    [apply, keep],
+  );
+
+  const move = (move: typeof undo) => {
+    const result = move(history);
+    if (!result) return undefined;
+    return () => {
+      apply(result.step);
+      keep(result.history);
+    };
+  };
+  return { take, undo: move(undo), redo: move(redo) };
+}

@@ -1,0 +1,59 @@
+import { FIRST_STOREY, type Part } from "@wide-porch/core";
+import { type Href, useRouter } from "expo-router";
+import { useState } from "react";
+import { View } from "react-native";
+import { Button, IconButton } from "../components/Button";
+import { CommitField } from "../components/CommitField";
+import { Faint, Title } from "../components/Text";
+import { History, Pencil, Trash2 } from "../icons";
+import { HistorySheet } from "../job/HistorySheet";
+import { useJobActions } from "../job/JobContext";
+
+/** What a part is called and where it is, its history, and the way to the bin. */
+export function PartName({ part }: { readonly part: Part }) {
+  const { savePart, binPart, jobId } = useJobActions();
+  const router = useRouter();
+  const [editing, setEditing] = useState(false);
+  const [history, setHistory] = useState(false);
+  const bin = () => {
+    binPart(part.id);
+    router.replace(`/jobs/${jobId}/measure` as Href);
+  };
+  if (!editing) {
+    return (
+      <View className="flex-row items-center">
+        <View className="min-w-0 flex-1">
+          <Title level={2}>{part.name}</Title>
+          <Faint>{[part.storey, part.location].filter(Boolean).join(", ")}</Faint>
+        </View>
+        <IconButton name="History" icon={History} onPress={() => setHistory(true)} />
+        {history ? <HistorySheet part={part} onClose={() => setHistory(false)} /> : null}
+        <IconButton name="Name, storey and location" icon={Pencil} onPress={() => setEditing(true)} />
+      </View>
+    );
+  }
+  return (
+    <View className="gap-3">
+      <CommitField
+        label="Name"
+        value={part.name}
+        check={(text) => (text === "" ? "It needs a name." : text.length > 120 ? "At most 120 letters." : undefined)}
+        onCommit={(name) => savePart({ ...part, name })}
+      />
+      <CommitField
+        label="Storey"
+        value={part.storey}
+        onCommit={(storey) => savePart({ ...part, storey: storey.slice(0, 80) || FIRST_STOREY })}
+      />
+      <CommitField
+        label="Location"
+        value={part.location}
+        onCommit={(location) => savePart({ ...part, location: location.slice(0, 120) })}
+      />
+      <View className="flex-row justify-between">
+        <Button label={`Put “${part.name.slice(0, 24)}” in the bin`} kind="quiet" icon={Trash2} onPress={bin} />
+        <Button label="Done" kind="plain" onPress={() => setEditing(false)} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,160 @@
+import { LONGEST_NOTES, type Part, type Photo } from "@wide-porch/core";
+import { useRef, useState } from "react";
+import { Image, Pressable, ScrollView, View } from "react-native";
+import { Button } from "../components/Button";
+import { CommitField } from "../components/CommitField";
+import { Sheet } from "../components/Sheet";
+import { Faint, Title, Warning } from "../components/Text";
+import { deviceStore } from "../device/store";
+import { Camera, Image as ImageIcon, Trash2 } from "../icons";
+import { useJobActions } from "../job/JobContext";
+import { newId } from "../sync/newId";
+import { outbox } from "../sync/outboxInstance";
+import { photoKey } from "./photoKey";
+import { NoPicture, smallPicture } from "./picture";
+import { usePicture } from "./usePicture";
+
+const MOST_PHOTOS = 60;
+
+/** What a person wrote and photographed at a part. */
+export function NotesAndPhotos({ part }: { readonly part: Part }) {
+  const { savePart } = useJobActions();
+  return (
+    <View className="gap-3">
+      <Title level={2}>Notes and photos</Title>
+      <CommitField
+        label="Notes"
+        value={part.notes}
+        multiline
+        check={(text) => (text.length > LONGEST_NOTES ? `At most ${LONGEST_NOTES} letters.` : undefined)}
+        onCommit={(notes) => savePart({ ...part, notes })}
+      />
+      <PhotoStrip part={part} />
+      <AddPhotos part={part} />
+    </View>
+  );
+}
+
+function PhotoStrip({ part }: { readonly part: Part }) {
+  const { savePart } = useJobActions();
+  const [shown, setShown] = useState<Photo>();
+  if (part.photos.length === 0) return null;
+  const takeOut = (photo: Photo) => {
+    savePart({ ...part, photos: part.photos.filter((each) => each.id !== photo.id) });
+    setShown(undefined);
+  };
+  const caption = (photo: Photo, text: string) =>
+    savePart({
+      ...part,
+      photos: part.photos.map((each) => (each.id === photo.id ? { ...each, caption: text } : each)),
+    });
+  const open = part.photos.find((each) => each.id === shown?.id);
+  return (
+    <>
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="gap-2">
+        {part.photos.map((photo, index) => (
+          <Pressable
+            key={photo.id}
+            role="button"
+            aria-label={`Photo ${index + 1}${photo.caption ? `, ${photo.caption}` : ""}`}
+            onPress={() => setShown(photo)}
+            className="h-24 w-24 overflow-hidden rounded-md border border-rule bg-sheet"
+          >
+            <Picture photo={photo} className="h-full w-full" />
+          </Pressable>
+        ))}
+      </ScrollView>
+      <Sheet open={open !== undefined} onClose={() => setShown(undefined)} title="Photo">
+        {open ? (
+          <>
+            <Picture photo={open} className="h-80 w-full" whole />
+            <CommitField
+              label="What it shows"
+              value={open.caption}
+              onCommit={(text) => caption(open, text.slice(0, 200))}
+            />
+            <Button label="Take this photo out" kind="quiet" icon={Trash2} onPress={() => takeOut(open)} />
+          </>
+        ) : null}
+      </Sheet>
+    </>
+  );
+}
+
+type PictureProps = { readonly photo: Photo; readonly className: string; readonly whole?: boolean };
+
+function Picture({ photo, className, whole = false }: PictureProps) {
+  const { jobId } = useJobActions();
+  const { url, missing } = usePicture(jobId, photo.id);
+  if (missing) {
+    return (
+      <View className={`items-center justify-center p-2 ${className}`}>
+        <Faint>Not on this device, and no signal</Faint>
+      </View>
+    );
+  }
+  if (!url) return <View className={className} />;
+  return (
+    <Image source={{ uri: url }} alt={photo.caption} resizeMode={whole ? "contain" : "cover"} className={className} />
+  );
+}
+
+/** By the camera or from a file; made small here, kept on the device, and sent when there is signal. */
+function AddPhotos({ part }: { readonly part: Part }) {
+  const { savePart, jobId } = useJobActions();
+  const camera = useRef<HTMLInputElement>(null);
+  const files = useRef<HTMLInputElement>(null);
+  const latest = useRef(part);
+  latest.current = part;
+  const [refusal, setRefusal] = useState<string>();
+
+  const keep = async (file: File): Promise<Photo> => {
+    const picture = await smallPicture(file);
+    const id = newId();
+    await deviceStore.set(photoKey(id), picture);
+    outbox.add({ kind: "put-photo", commandId: newId(), jobId, target: id, baseRevision: 0, madeAt: Date.now() });
+    return { id, caption: "" };
+  };
+  const add = async (chosen: readonly File[]) => {
+    setRefusal(undefined);
+    const kept: Photo[] = [];
+    for (const file of chosen) {
+      try {
+        kept.push(await keep(file));
+      } catch (error) {
+        const why = error instanceof NoPicture ? error.message : "This device has no room for another photo.";
+        setRefusal(`${file.name}: ${why}`);
+      }
+    }
+    const photos = [...latest.current.photos, ...kept];
+    if (photos.length > MOST_PHOTOS) setRefusal(`A part has at most ${MOST_PHOTOS} photos.`);
+    else if (kept.length > 0) savePart({ ...latest.current, photos });
+  };
+  const input = (ref: React.RefObject<HTMLInputElement | null>, name: string, capture: boolean) => (
+    <input
+      ref={ref}
+      type="file"
+      accept="image/*"
+      multiple={!capture}
+      {...(capture ? { capture: "environment" as const } : {})}
+      aria-label={name}
+      tabIndex={-1}
+      style={{ display: "none" }}
+      onChange={(event) => {
+        void add([...(event.target.files ?? [])]);
+        event.target.value = "";
+      }}
+    />
+  );
+  return (
+    <View className="gap-2">
+      <View className="flex-row flex-wrap gap-2">
+        <Button label="Take a photo" kind="plain" icon={Camera} onPress={() => camera.current?.click()} />
+        <Button label="From a file" kind="plain" icon={ImageIcon} onPress={() => files.current?.click()} />
+      </View>
+      {refusal ? <Warning role="alert">{refusal}</Warning> : null}
+      {input(camera, "Photo from the camera", true)}
+      {input(files, "Photo files", false)}
+    </View>
+  );
+}

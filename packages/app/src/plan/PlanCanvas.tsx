@@ -1,0 +1,93 @@
+import type { PlanDrawing } from "@wide-porch/core";
+import { useMemo, useState } from "react";
+import { Pressable, View } from "react-native";
+import { PlanInk } from "./PlanInk";
+import {
+  boundsOfPlan,
+  fitPlan,
+  type PlacedFigure,
+  type View as PlanView,
+  type Px,
+  placeFigure,
+  shapeAt,
+  WHOLE,
+} from "./planFit";
+
+export type PlanCanvasProps = {
+  readonly drawing: PlanDrawing;
+  /** The plan in words, for reading out. */
+  readonly description: string;
+  readonly heightPx: number;
+  readonly activePath?: string | undefined;
+  readonly litIds?: ReadonlySet<string> | undefined;
+  readonly onFigure?: ((path: string) => void) | undefined;
+  readonly onShape?: ((id: string, at: Px) => void) | undefined;
+  readonly view?: PlanView;
+  readonly showFigures?: boolean;
+};
+
+/** A plan in ink on paper. Figures that can be typed are buttons laid over it. */
+export function PlanCanvas(props: PlanCanvasProps) {
+  const { drawing, description, heightPx, view = WHOLE, showFigures = true, onShape, onFigure } = props;
+  const [widthPx, setWidthPx] = useState(0);
+  const bounds = useMemo(() => boundsOfPlan(drawing), [drawing]);
+  const outside = showFigures && drawing.figures.some((figure) => figure.side === "outside");
+  const fit = useMemo(
+    () => fitPlan(bounds, widthPx, heightPx, outside, view),
+    [bounds, widthPx, heightPx, outside, view],
+  );
+  const placed = useMemo(
+    () => (showFigures ? drawing.figures.flatMap((figure) => placeFigure(figure, fit) ?? []) : []),
+    [drawing.figures, fit, showFigures],
+  );
+  const press = onShape && {
+    onStartShouldSetResponder: () => true,
+    onResponderRelease: ({ nativeEvent }: { nativeEvent: { locationX: number; locationY: number } }) => {
+      const at = { x: nativeEvent.locationX, y: nativeEvent.locationY };
+      const found = shapeAt(drawing.shapes, fit, at);
+      if (found) onShape(found.id, at);
+    },
+  };
+  return (
+    <View
+      style={{ height: heightPx }}
+      className="w-full"
+      onLayout={(event) => setWidthPx(event.nativeEvent.layout.width)}
+    >
+      {widthPx > 0 ? (
+        <>
+          <View role="img" aria-label={description} style={{ width: widthPx, height: heightPx }} {...press}>
+            <PlanInk
+              drawing={drawing}
+              fit={fit}
+              widthPx={widthPx}
+              heightPx={heightPx}
+              placed={placed}
+              activePath={props.activePath}
+              litIds={props.litIds}
+            />
+          </View>
+          {onFigure
+            ? placed.map((each) => <FigureButton key={each.figure.id} placed={each} onFigure={onFigure} />)
+            : null}
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+type FigureButtonProps = { readonly placed: PlacedFigure; readonly onFigure: (path: string) => void };
+
+function FigureButton({ placed: { figure, button }, onFigure }: FigureButtonProps) {
+  const { path } = figure;
+  if (path === undefined) return null;
+  return (
+    <Pressable
+      role="button"
+      aria-label={`Change ${figure.name}, ${figure.text.split("  ").at(-1)}`}
+      onPress={() => onFigure(path)}
+      className="absolute rounded active:bg-pine/10"
+      style={button}
+    />
+  );
+}

@@ -1,0 +1,123 @@
+import {
+  copyStorey,
+  enterDimension,
+  formatLength,
+  outsideChecks,
+  type StoreyPart,
+  type StoreyPlan,
+  storeyKind,
+  storeyRecord,
+} from "@wide-porch/core";
+import { useMemo, useState } from "react";
+import { View } from "react-native";
+import { Button } from "../components/Button";
+import { CommitField } from "../components/CommitField";
+import { Body, Faint, Title, Warning } from "../components/Text";
+import { TextField } from "../components/TextField";
+import { Copy } from "../icons";
+import { useJob } from "../job/JobContext";
+import { FigureList } from "../measure/FigureList";
+import { type Entered, TapePad } from "../measure/TapePad";
+import { newId } from "../sync/newId";
+
+type Props = { readonly storey: StoreyPlan; readonly onStorey: (name: string) => void };
+
+const northProblem = (text: string): string | undefined => {
+  if (text === "") return undefined;
+  const degrees = Number(text.replace(",", "."));
+  return degrees >= 0 && degrees < 360
+    ? undefined
+    : "North is from 0 up to 360 degrees, with the clock from up the page.";
+};
+
+/** North, the check against a tape over the outside, and the storey as the start of the next. */
+export function StoreySettings({ storey, onStorey }: Props) {
+  const { parts, context, savePart } = useJob();
+  const draft = useMemo(() => storeyRecord(parts, storey.name, newId, context), [parts, storey.name, context]);
+  const record: StoreyPart = storey.storey ?? draft;
+  const setNorth = (text: string) =>
+    savePart({ ...record, northDegrees: text === "" ? null : Number(text.replace(",", ".")) });
+  return (
+    <>
+      <View className="gap-3">
+        <Title level={2}>North</Title>
+        <CommitField
+          label="Degrees with the clock from up the page; empty for not marked"
+          value={record.northDegrees === null ? "" : String(record.northDegrees)}
+          inputMode="decimal"
+          suffix="°"
+          check={northProblem}
+          onCommit={setNorth}
+        />
+      </View>
+      <OutsideCheck storey={storey} record={record} />
+      <NextStorey storey={storey} onStorey={onStorey} />
+    </>
+  );
+}
+
+function OutsideCheck({ storey, record }: { readonly storey: StoreyPlan; readonly record: StoreyPart }) {
+  const { context, savePart, readings, noteReading } = useJob();
+  const [figure, show] = useState<string>();
+  const slots = storeyKind.dimensions(record);
+  const enter = (path: string, typed: string): Entered => {
+    const result = enterDimension(storeyKind, record, path, typed, context);
+    savePart(result.part);
+    if (!result.problem) noteReading(typed.trim());
+    return { problem: result.problem };
+  };
+  return (
+    <View className="gap-2">
+      <Title level={2}>Checked with a tape</Title>
+      <Faint>Read over the outside of the house, and see whether rooms and walls add up to it.</Faint>
+      {outsideChecks(storey).map((check) => (
+        <View key={check.name} role="status" aria-live="polite">
+          <Body>{`Plan, ${check.name}: ${formatLength(check.computedNm, context.system)}`}</Body>
+          {check.differenceNm === undefined ? null : check.agrees ? (
+            <Faint>{`The tape agrees, within ${formatLength(Math.abs(check.differenceNm), context.system)}`}</Faint>
+          ) : (
+            <Warning>{`The tape differs by ${formatLength(check.differenceNm, context.system)}`}</Warning>
+          )}
+        </View>
+      ))}
+      <FigureList slots={slots} activePath={figure} onOpen={show} title="Tape reading" />
+      {figure ? (
+        <TapePad
+          slots={slots}
+          path={figure}
+          system={context.system}
+          partName={storey.name}
+          readings={readings}
+          onEnter={enter}
+          onMove={show}
+          onClose={() => show(undefined)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function NextStorey({ storey, onStorey }: Props) {
+  const { parts, context, saveParts } = useJob();
+  const [name, setName] = useState("");
+  const [refusal, setRefusal] = useState<string>();
+  const start = () => {
+    const wanted = name.trim().slice(0, 80);
+    const taken = parts.some((part) => part.storey.toLowerCase() === wanted.toLowerCase());
+    if (wanted === "" || taken) {
+      setRefusal(wanted === "" ? "Give the new storey a name." : `There is a storey “${wanted}” already.`);
+      return;
+    }
+    setRefusal(undefined);
+    saveParts(copyStorey(parts, storey.name, wanted, newId, context));
+    onStorey(wanted);
+  };
+  return (
+    <View className="gap-2">
+      <Title level={2}>The next storey</Title>
+      <Faint>{`Starts with the rooms of ${storey.name}, every figure assumed until it is read there.`}</Faint>
+      <TextField label="Its name" value={name} onChangeText={setName} problem={refusal} />
+      <Button label={`Copy ${storey.name} as its start`} kind="plain" icon={Copy} onPress={start} />
+    </View>
+  );
+}
