@@ -12,13 +12,16 @@ const node = (displayName, roots, extra = {}) => ({
   ...extra,
 });
 
+const withDatabase = {
+  globalSetup: "<rootDir>/packages/server/testing/globalSetup.js",
+  globalTeardown: "<rootDir>/packages/server/testing/globalTeardown.js",
+};
+
 module.exports = {
   projects: [
     node("core", ["<rootDir>/packages/core/src", "<rootDir>/library"]),
-    node("server", ["<rootDir>/packages/server/src"], {
-      globalSetup: "<rootDir>/packages/server/testing/globalSetup.js",
-      globalTeardown: "<rootDir>/packages/server/testing/globalTeardown.js",
-    }),
+    node("server", ["<rootDir>/packages/server/src"], withDatabase),
+    node("sync", ["<rootDir>/e2e/interleavings"], withDatabase),
     "<rootDir>/packages/app",
   ],
 };

@@ -1,9 +1,9 @@
-import { enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
+import { addPart, enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
 
 test.beforeEach(async ({ page, address }, { title }) => {
   await signIn(page, address, ROS);
   await startJob(page, title.slice(0, 60));
-  await page.getByRole("button", { name: "Add a stud wall" }).click();
+  await addPart(page, "Stud wall by itself");
   await enter(page, "Length", "12'");
   await page.getByRole("button", { name: "Close tape pad" }).click();
   await saved(page);

@@ -1,4 +1,4 @@
-import { enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
+import { addPart, enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
 import { centsAt, pdfText } from "./support/pdf";
 
 test("from a new job to the downloaded quote: measure, count, price, quote", async ({ page, address }, { project }) => {
@@ -6,7 +6,7 @@ test("from a new job to the downloaded quote: measure, count, price, quote", asy
   await startJob(page, `Thistlewood porch (${project.name})`);
 
   // Measure: a wall and its openings, the tape pad going on by itself.
-  await page.getByRole("button", { name: "Add a stud wall" }).click();
+  await addPart(page, "Stud wall by itself");
   await enter(page, "Length", "16'4 - 4'4");
   await enter(page, "Height", "97 1/8");
   await expect(page.getByTestId("live-count")).toHaveText(/^10 studs, 13 pieces in all/);
@@ -63,7 +63,7 @@ test("from a new job to the downloaded quote: measure, count, price, quote", asy
 
   // A changed dimension changes the draft with no button pressed; the issued quote stays.
   await place(page, "Measure");
-  await page.getByText("Wall 1").first().click();
+  await page.getByRole("link", { name: /^Wall 1/ }).click();
   await page.getByRole("button", { name: /^Length: 12' 0"/ }).click();
   await enter(page, "Length", "14'");
   await page.getByRole("button", { name: "Close tape pad" }).click();
@@ -78,7 +78,7 @@ test("from a new job to the downloaded quote: measure, count, price, quote", asy
 test("a metric job takes feet and inches, and shows millimetres", async ({ page, address }, { project }) => {
   await signIn(page, address, ROS);
   await startJob(page, `Kiln shed (${project.name})`, true);
-  await page.getByRole("button", { name: "Add a stud wall" }).click();
+  await addPart(page, "Stud wall by itself");
   await enter(page, "Length", "3.6m");
   await page.getByRole("button", { name: "Close tape pad" }).click();
   // 3600 at 600: seven studs (arithmetic); a bottom plate, a top plate and a cap plate.

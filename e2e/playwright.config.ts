@@ -23,6 +23,6 @@ export default defineConfig({
   },
   projects: [
     { name: "phone", use: { viewport: phone, hasTouch: true } },
-    { name: "wide", use: { viewport: wide }, testMatch: ["line.spec.ts", "screens.spec.ts"] },
+    { name: "wide", use: { viewport: wide }, testMatch: ["line.spec.ts", "screens.spec.ts", "plan.spec.ts"] },
   ],
 });

@@ -53,3 +53,32 @@ export async function enter(page: Page, label: string, typed: string): Promise<v
 }
 
 export const saved = (page: Page) => expect(page.getByRole("status", { name: "Entries: Saved" })).toBeVisible();
+
+export const addPart = async (page: Page, what: string): Promise<void> => {
+  await page.getByRole("button", { name: "Add a part" }).click();
+  await page.getByRole("button", { name: what, exact: true }).click();
+};
+
+export const closePad = (page: Page) => page.getByRole("button", { name: "Close tape pad" }).click();
+
+/** A room by its two figures, its pad closed again. */
+export async function addRectangle(page: Page, name: string, a: string, b: string): Promise<void> {
+  await addPart(page, "Room, a rectangle");
+  await enter(page, "Wall A", a);
+  await enter(page, "Wall B", b);
+  await closePad(page);
+  await page.getByRole("button", { name: "Name, storey and location" }).click();
+  await page.getByLabel("Name", { exact: true }).fill(name);
+  await page.getByLabel("Name", { exact: true }).press("Enter");
+  await page.getByRole("button", { name: "Done" }).click();
+  await expect(page.getByRole("heading", { name, exact: true })).toBeVisible();
+}
+
+export const backToParts = (page: Page) => page.getByRole("button", { name: "Back to the parts" }).click();
+
+/** Waits until the app could open without signal. */
+export const keptForOffline = (page: Page) =>
+  page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    while (!navigator.serviceWorker.controller) await new Promise((done) => setTimeout(done, 50));
+  });

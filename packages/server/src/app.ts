@@ -28,7 +28,7 @@ const WINDOW_MS = 10 * 60_000;
 const LARGEST_BODY = "4mb";
 /** A job file carries the job's photos. */
 const LARGEST_JOB_FILE = "200mb";
-const PHOTO_PATH = /\/photos\/[^/]+$/;
+const PHOTO_PATH = /^\/jobs\/[^/]+\/photos\/[^/]+$/;
 
 export const allEndpoints = (dataSource: DataSource, config: Pick<Config, "demo" | "secureCookies">): Endpoint[] => [
   ...sessionEndpoints(dataSource, config),

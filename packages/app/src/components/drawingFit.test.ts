@@ -1,10 +1,10 @@
-import { partContext, studWallKind } from "@wide-porch/core";
+import { ALONE, partContext, studWallKind } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import { extentOf, fitDrawing, neededHeightPx, placeDimension } from "./drawingFit";
 
 const context = partContext("imperial", library);
 const wall = studWallKind.withDimension(studWallKind.defaults("w", "W", context), "length", 12 * 304_800_000, "12'");
-const drawing = studWallKind.draw(wall, context);
+const drawing = studWallKind.draw(wall, context, ALONE);
 const extent = extentOf(drawing, true);
 
 describe("fitting a drawing", () => {

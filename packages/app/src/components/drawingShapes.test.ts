@@ -5,7 +5,9 @@ import { groupAlike, rectangleAt, rectanglePath } from "./drawingShapes";
 
 const context = partContext("imperial", library);
 const wall = studWallKind.withDimension(studWallKind.defaults("w", "W", context), "length", 12 * 304_800_000, "12'");
-const { drawing } = countPart(wall, "imperial", library);
+const { drawing: drawn } = countPart(wall, "imperial", library);
+if (drawn.kind !== "elevation") throw new Error("a wall is drawn square on");
+const drawing = drawn;
 const fit = fitDrawing(extentOf(drawing, true), 390, 280);
 
 describe("the shapes of a wall", () => {

@@ -1,12 +1,12 @@
 import type { DeviceStore } from "./store";
 
-/** A store for tests, that forgets with the page. `size` tells how much it holds. */
+/** A store for tests of plain data, that forgets with the page. `size` tells how much it holds. */
 export function memoryStore(): DeviceStore & { readonly size: () => number } {
   const kept = new Map<string, unknown>();
   return {
     get: async (key) => kept.get(key),
     set: async (key, value) => {
-      kept.set(key, structuredClone(value));
+      kept.set(key, JSON.parse(JSON.stringify(value)));
     },
     remove: async (key) => {
       kept.delete(key);

@@ -68,10 +68,11 @@ function Conflict({ stuck }: { stuck: Stuck }) {
 }
 
 function Refusal({ stuck }: { stuck: Stuck }) {
+  const { commands } = useOutbox();
   return (
     <Notice title={`A change of ${nameOf(stuck)} could not be saved`} live>
       <Body>{stuck.message}</Body>
-      <Button label="Let this change go" kind="plain" onPress={() => decide(stuck, letGo(stuck))} />
+      <Button label="Let this change go" kind="plain" onPress={() => decide(stuck, letGo(stuck, commands))} />
     </Notice>
   );
 }

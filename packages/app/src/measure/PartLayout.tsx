@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { type ReactNode, useState } from "react";
 import { ScrollView, View } from "react-native";
 import { useWide } from "../theme/useWide";
 
@@ -7,13 +7,14 @@ type Props = {
   readonly drawing: ((heightPx: number) => ReactNode) | undefined;
   readonly lists: ReactNode;
   readonly pad: ReactNode | null;
-  readonly phoneHeights?: { readonly withPad: number; readonly alone: number };
+  /** The drawing's height on the phone while no pad is open. */
+  readonly phoneHeightPx?: number;
 };
 
 const WIDE_HEIGHT_PX = 560;
 
 /** A part's drawing with its lists beside or below it, and the tape pad risen over them. */
-export function PartLayout({ drawing, lists, pad, phoneHeights = { withPad: 190, alone: 280 } }: Props) {
+export function PartLayout({ drawing, lists, pad, phoneHeightPx = 280 }: Props) {
   const wide = useWide();
   if (wide) {
     return (
@@ -28,17 +29,33 @@ export function PartLayout({ drawing, lists, pad, phoneHeights = { withPad: 190,
       </View>
     );
   }
-  const { withPad, alone } = phoneHeights;
+  if (pad) {
+    return (
+      <View className="min-h-0 flex-1">
+        {drawing ? <RestOfHeight>{drawing}</RestOfHeight> : <View className="flex-1" />}
+        {pad}
+      </View>
+    );
+  }
   return (
     <View className="min-h-0 flex-1">
-      {drawing ? <View className="border-b border-rule bg-paper px-1">{drawing(pad ? withPad : alone)}</View> : null}
-      {pad ? (
-        <View className="flex-1 justify-end">{pad}</View>
-      ) : (
-        <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-5 p-4 pb-10">
-          {lists}
-        </ScrollView>
-      )}
+      {drawing ? <View className="border-b border-rule bg-paper px-1">{drawing(phoneHeightPx)}</View> : null}
+      <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-5 p-4 pb-10">
+        {lists}
+      </ScrollView>
+    </View>
+  );
+}
+
+/** A drawing in what height the tape pad leaves it. */
+function RestOfHeight({ children }: { readonly children: (heightPx: number) => ReactNode }) {
+  const [heightPx, setHeightPx] = useState(0);
+  return (
+    <View
+      className="min-h-0 flex-1 overflow-hidden bg-paper px-1"
+      onLayout={(event) => setHeightPx(Math.floor(event.nativeEvent.layout.height))}
+    >
+      {heightPx > 0 ? children(heightPx) : null}
     </View>
   );
 }

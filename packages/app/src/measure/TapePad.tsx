@@ -145,7 +145,7 @@ function thenText(given: string | undefined, slot: DimensionSlot, next: Dimensio
 }
 
 const nextName = (now: DimensionSlot, next: DimensionSlot): string =>
-  next.of === now.of || next.of === "" ? next.label.toLowerCase() : `${next.of}`;
+  next.of === now.of || next.of === "" ? next.label.charAt(0).toLowerCase() + next.label.slice(1) : `${next.of}`;
 
 function RubOutIcon() {
   const { colour } = useTokens();

@@ -3,6 +3,7 @@ import { memo } from "react";
 import Svg, { G, Line, Path, Text as SvgText } from "react-native-svg";
 import { type ColourName, TIMBER } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
+import { labelLines } from "./labelLines";
 import { leafPath, panePath } from "./openingSigns";
 import { FIGURE_PX, type PlacedFigure, type PlanFit, shapePath } from "./planFit";
 
@@ -131,26 +132,37 @@ function Shapes({ role, lit, members, fit, colour }: ShapesProps) {
   );
 }
 
-const LABEL_PX = 14;
+type LabelProps = {
+  readonly label: PlanLabel;
+  readonly fit: PlanFit;
+  readonly colour: Colour;
+  readonly widthPx: number;
+};
 
-function Label({ label, fit, colour, widthPx }: { label: PlanLabel; fit: PlanFit; colour: Colour; widthPx: number }) {
+function Label({ label, fit, colour, widthPx }: LabelProps) {
   const { x, y } = fit.at(label.at);
-  if (x < -40 || x > widthPx + 40) return null;
+  const lines = labelLines(label, fit.pxPerNm);
+  if (lines.length === 0 || x < -40 || x > widthPx + 40) return null;
+  const top = y - lines.reduce((sum, line) => sum + line.heightPx, 0) / 2;
+  let down = 0;
   return (
     <G>
-      {label.lines.map((line, index) => (
-        <SvgText
-          key={line}
-          x={x}
-          y={y + index * (LABEL_PX + 3)}
-          fontSize={index === 0 ? LABEL_PX : LABEL_PX - 2}
-          fontFamily={index === 0 ? "Atkinson-SemiBold" : "Atkinson-Regular"}
-          fill={colour(index === 0 ? "ink" : "faint")}
-          textAnchor="middle"
-        >
-          {line}
-        </SvgText>
-      ))}
+      {lines.map(({ text, sizePx, heightPx, strong }) => {
+        down += heightPx;
+        return (
+          <SvgText
+            key={text}
+            x={x}
+            y={top + down - heightPx * 0.25}
+            fontSize={sizePx}
+            fontFamily={strong ? "Atkinson-SemiBold" : "Atkinson-Regular"}
+            fill={colour(strong ? "ink" : "faint")}
+            textAnchor="middle"
+          >
+            {text}
+          </SvgText>
+        );
+      })}
     </G>
   );
 }

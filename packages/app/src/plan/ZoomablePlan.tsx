@@ -124,6 +124,7 @@ export function ZoomablePlan({ drawing, description, heightPx, litIds, onShape, 
           height: heightPx,
           overflow: "hidden",
           touchAction: "none",
+          userSelect: "none",
           cursor: onDrag ? "grab" : "default",
         }}
         {...handlers}

@@ -104,7 +104,8 @@ export function placeFigure(figure: PlanFigure, fit: PlanFit): PlacedFigure | un
     y: (from.y + to.y) / 2 - figure.towards.y * away,
   };
   const degrees = (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
-  const turnDegrees = degrees > 90 ? degrees - 180 : degrees <= -90 ? degrees + 180 : degrees;
+  const along = degrees > 90 ? degrees - 180 : degrees <= -90 ? degrees + 180 : degrees;
+  const turnDegrees = whole ? along : 0;
   const upright = Math.abs(turnDegrees) < 45;
   const length = Math.max(44, text.length * CHARACTER_WIDTH * sizePx + 10);
   const [width, height] = upright ? [length, 32] : [32, length];

@@ -1,4 +1,4 @@
-import { type Room, type StudWall, standingWall, studWallKind } from "@wide-porch/core";
+import { type Room, type StudWall, standingWall, stretchesOf, studWallKind } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -14,11 +14,8 @@ export function NewWallFromRoom({ room, hostId, hostName }: Props) {
   const router = useRouter();
   const walls = parts.filter((part): part is StudWall => part.kind === "stud-wall" && part.plan !== null);
   const here = walls.filter((wall) => {
-    const faces = standingWall(wall, plan)?.wall.faces ?? [];
-    return (
-      (wall.plan?.roomId === room.id && wall.plan.hostId === hostId) ||
-      faces.some((face) => face.roomId === room.id && face.face.hostId === hostId)
-    );
+    const standing = standingWall(wall, plan);
+    return standing && stretchesOf(standing, room.id, hostId).length > 0;
   });
   const make = () => {
     const start = studWallKind.defaults(newId(), `${room.name}, ${hostName}`.slice(0, 120), context);

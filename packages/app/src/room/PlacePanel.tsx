@@ -23,7 +23,7 @@ export function PlacePanel({ room, onChange }: Props) {
   const host = place.how === "joined" ? others.find((each) => each.id === place.toRoomId) : undefined;
   const words =
     place.how === "joined" && host
-      ? `${runName(room, place.runId)} is the other side of ${host.name}'s ${runName(host, place.toRunId).toLowerCase()}.`
+      ? `${runName(room, place.runId)} is the other side of ${runName(host, place.toRunId)} of ${host.name}.`
       : "It stands free on the plan.";
   const owners = others.filter((each) => each.belongsTo !== room.id);
   return (

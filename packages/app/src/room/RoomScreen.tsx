@@ -29,7 +29,7 @@ import { WalkLine } from "./WalkLine";
 import { WalkPanel } from "./WalkPanel";
 import { WallTools } from "./WallTools";
 
-const PHONE_HEIGHTS = { withPad: 178, alone: 300 };
+const PHONE_HEIGHT_PX = 300;
 
 const describe = (room: Room): string => {
   const walls = room.runs.filter((run) => run.length.valueNm !== null).length;
@@ -108,7 +108,7 @@ export function RoomScreen({ part: room }: { readonly part: Room }) {
   const lit = useMemo(() => litFor(room, active, hostId), [room, active, hostId]);
   return (
     <PartLayout
-      phoneHeights={PHONE_HEIGHTS}
+      phoneHeightPx={PHONE_HEIGHT_PX}
       drawing={(heightPx) => (
         <PlanCanvas
           drawing={drawing}

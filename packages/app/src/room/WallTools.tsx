@@ -112,7 +112,7 @@ export function WallTools({ room, shared, hostId, onHost, onChange, onAdded }: P
       {shared.map((opening) => (
         <Faint
           key={opening.id}
-        >{`${opening.name} is typed in ${opening.sharedFrom.roomName}, on the other side of this room's ${runName(room, opening.hostId).toLowerCase()}.`}</Faint>
+        >{`${opening.name} is typed in ${opening.sharedFrom.roomName}, on the other side of ${runName(room, opening.hostId)}.`}</Faint>
       ))}
     </View>
   );

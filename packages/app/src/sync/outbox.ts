@@ -124,7 +124,8 @@ export class Outbox {
   private replaces(next: Command, waiting: Command): boolean {
     if (waiting.target !== next.target || this.tried.has(waiting.commandId)) return false;
     if (waiting.kind === "set-aside" || next.kind === "set-aside") return false;
-    return !(next.kind === "bin-part" && waiting.baseRevision === 0);
+    // A change of a part that is then binned still goes out: it belongs in the part's history.
+    return next.kind !== "bin-part" || waiting.kind === "bin-part";
   }
 
   /** Replaces all that waits for one record by what a person decided; none, when the server's state stands. */

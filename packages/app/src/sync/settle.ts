@@ -62,12 +62,14 @@ export function settledWhole(stuck: Stuck, waiting: readonly Command[], choice: 
   return { commands: own.map((each) => ({ ...each, commandId: newId(), baseRevision: revision })), current };
 }
 
-/** A change that the server would not have is let go; a part's version still goes into its history. */
-export function letGo(stuck: Stuck): Decision {
-  const { command } = stuck;
-  const kept = command.kind === "put-part" && command.baseRevision > 0;
-  const aside = { ...fresh(stuck, command.baseRevision), kind: "set-aside" as const };
-  return { commands: kept ? [{ ...aside, part: command.part }] : [], current: undefined };
+/** Changes that the server would not have are let go; a part's versions still go into its history. */
+export function letGo(stuck: Stuck, waiting: readonly Command[]): Decision {
+  const own = waiting.filter((each) => each.target === stuck.command.target);
+  const asides = own.flatMap((each): Command[] => {
+    const kept = each.kind === "put-part" && each.baseRevision > 0;
+    return kept ? [{ ...fresh(stuck, each.baseRevision), kind: "set-aside", part: each.part }] : [];
+  });
+  return { commands: asides, current: undefined };
 }
 
 function currentOf(current: unknown): Confirmed | undefined {

@@ -84,7 +84,14 @@ export type PlanFigure = {
   readonly path?: string;
 };
 
-export type PlanLabel = { readonly id: string; readonly at: Point; readonly lines: readonly string[] };
+/** Words on a plan, with the room there is for them round their place. */
+export type PlanLabel = {
+  readonly id: string;
+  readonly at: Point;
+  readonly lines: readonly string[];
+  readonly widthNm: Nanometres;
+  readonly heightNm: Nanometres;
+};
 
 /** Seen from above: x to the right of the page, y up it. */
 export type PlanDrawing = {

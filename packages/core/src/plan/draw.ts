@@ -1,7 +1,7 @@
 import type { PlanDrawing, PlanFigure, PlanShape } from "../drawing/drawing";
-import { centroid, type Point, polygonArea } from "../geometry";
-import { openingQuad, type PartContext, type StudWall, wallBacks } from "../parts";
-import { formatArea, formatLength } from "../units";
+import type { Point } from "../geometry";
+import { floorLabel, openingQuad, type PartContext, type StudWall, wallBacks } from "../parts";
+import { formatLength } from "../units";
 import { onStorey, type PlacedRoom } from "./place";
 import { type StandingWall, standingWall } from "./resolve";
 import type { JobPlan, StoreyPlan } from "./storeyPlan";
@@ -83,9 +83,7 @@ export function drawStorey(
     (points): PlanShape => ({ id: "footprint", role: "footprint", points, closed: true }),
   );
   const labels = plan.rooms.flatMap(({ room, polygon }) =>
-    polygon
-      ? [{ id: room.id, at: centroid(polygon), lines: [room.name, formatArea(polygonArea(polygon), context.system)] }]
-      : [],
+    polygon ? [floorLabel(room, polygon, context.system)] : [],
   );
   return {
     kind: "plan",

@@ -63,6 +63,15 @@ export function standingWall(studWall: StudWall, plan: JobPlan): StandingWall | 
   return undefined;
 }
 
+/** The stretches of a room's wall that a standing wall is built along; none where it only stands in line with it. */
+export function stretchesOf({ wall, fromNm, toNm }: StandingWall, roomId: string, hostId: string): readonly Span[] {
+  return wall.faces
+    .filter((face) => face.roomId === roomId && face.face.hostId === hostId)
+    .map((face) => stretchOn(wall, face, face.face.startNm, face.face.endNm))
+    .map((face) => ({ fromNm: Math.max(face.fromNm, fromNm), toNm: Math.min(face.toNm, toNm) }))
+    .filter((span) => span.toNm > span.fromNm);
+}
+
 const OPENING_KINDS: Record<RoomOpening["kind"], Opening["kind"]> = {
   door: "door",
   window: "window",

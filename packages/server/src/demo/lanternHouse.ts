@@ -33,7 +33,7 @@ const ROOMS: DemoRoom[] = [
     height: "8'1 1/8",
     thickness: EXISTING,
     openings: [
-      { in: "a", kind: "window", position: "4'8", width: "4'10", height: "3'6", sill: "3'6" },
+      { in: "run-e", kind: "window", position: "1'8", width: "4'10", height: "3'6", sill: "3'6" },
       { in: "run-f", kind: "window", position: "5'", width: "3'", height: "4'", sill: "2'10" },
     ],
   },

@@ -93,7 +93,8 @@ describe("crew", () => {
     const job = await juno.get(`/api/v1/jobs/${id}`).expect(200);
     expect(job.body.job.job.pricing).toBeNull();
     const counts = await juno.get(`/api/v1/jobs/${id}/counts`).expect(200);
-    expect(counts.body.counts).toHaveLength(6);
+    const counted = counts.body.counts.filter((each: { lines: unknown[] }) => each.lines.length > 0);
+    expect(counted).toHaveLength(6);
     expect(JSON.stringify(counts.body)).not.toMatch(/unitPrice|cost/i);
     const list = await juno.get("/api/v1/price-list").expect(200);
     expect(JSON.stringify(list.body)).not.toMatch(/"price":"/);

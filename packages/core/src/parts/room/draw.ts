@@ -1,9 +1,9 @@
 import type { PlanDrawing, PlanFigure, PlanShape } from "../../drawing/drawing";
-import { along, boundsOf, centroid, type Direction, headingFrom, type Point, polygonArea } from "../../geometry";
-import { formatArea, formatLength } from "../../units";
+import { along, boundsOf, type Direction, headingFrom, type Point } from "../../geometry";
+import { formatLength } from "../../units";
 import type { PartContext, Surroundings } from "../partKind";
 import { letterOf } from "./names";
-import { type Face, outlineOf, outward, type RoomOutline, wallBacks } from "./outline";
+import { type Face, floorLabel, outlineOf, outward, type RoomOutline, wallBacks } from "./outline";
 import type { Room, RoomOpening } from "./schema";
 import { headings, measuredRuns } from "./walk";
 
@@ -118,8 +118,6 @@ export function drawRoom(room: Room, context: PartContext, around: Surroundings)
     kind: "plan",
     shapes: [...floor, ...wallShapes(outline), ...openings, ...walkShapes(room, outline)],
     figures: [...runFigures(room, outline, context), ...featureFigures(room, outline, context)],
-    labels: polygon
-      ? [{ id: room.id, at: centroid(polygon), lines: [room.name, formatArea(polygonArea(polygon), context.system)] }]
-      : [],
+    labels: polygon ? [floorLabel(room, polygon, context.system)] : [],
   };
 }

@@ -1,5 +1,8 @@
+import type { PlanLabel } from "../../drawing/drawing";
 import {
   along,
+  boundsOf,
+  centroid,
   crossings,
   type Direction,
   headingFrom,
@@ -9,10 +12,11 @@ import {
   offsetEdges,
   type Point,
   type Polygon,
+  polygonArea,
   rightOf,
   signedArea,
 } from "../../geometry";
-import type { Nanometres } from "../../units";
+import { formatArea, type MeasuringSystem, type Nanometres } from "../../units";
 import type { Feature, Room, RoomRun } from "./schema";
 import { type WalkState, walkOf } from "./walk";
 
@@ -157,4 +161,16 @@ export function wallBacks({ faces, clockwise, polygon }: RoomOutline): MovedEdge
     return { from: face.from, to: face.to, outward: outward(heading, clockwise), byNm: face.thicknessNm };
   });
   return offsetEdges(edges, polygon !== undefined);
+}
+
+/** A room's name and area, in the middle of its floor. */
+export function floorLabel(room: Room, polygon: Polygon, system: MeasuringSystem): PlanLabel {
+  const bounds = boundsOf(polygon);
+  return {
+    id: room.id,
+    at: centroid(polygon),
+    lines: [room.name, formatArea(polygonArea(polygon), system)],
+    widthNm: bounds ? bounds.max.xNm - bounds.min.xNm : 0,
+    heightNm: bounds ? bounds.max.yNm - bounds.min.yNm : 0,
+  };
 }
