@@ -1,5 +1,6 @@
-import { readFileSync } from "node:fs";
-import { resolve } from "node:path";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join, resolve } from "node:path";
 import {
   addPart,
   addRectangle,
@@ -133,8 +134,11 @@ test("photos are made small, kept without signal and seen by others; what is no 
   const files = page.getByLabel("Photo files");
   await files.setInputFiles({ name: "notes.jpg", mimeType: "image/jpeg", buffer: Buffer.from("not a picture") });
   await expect(page.getByText("notes.jpg: This file is no picture that can be shown.", { exact: false })).toBeVisible();
-  await files.setInputFiles({ name: "huge.jpg", mimeType: "image/jpeg", buffer: Buffer.alloc(50 * 1024 * 1024, 7) });
+  const folder = mkdtempSync(join(tmpdir(), "wide-porch-photos-"));
+  writeFileSync(join(folder, "huge.jpg"), Buffer.alloc(50 * 1024 * 1024, 7));
+  await files.setInputFiles(join(folder, "huge.jpg"));
   await expect(page.getByText("huge.jpg: This file is 50 MB; a photo is at most 40 MB.")).toBeVisible();
+  rmSync(folder, { recursive: true });
   await context.setOffline(true);
   await files.setInputFiles({ name: "rot.png", mimeType: "image/png", buffer: picture("icon-512.png") });
   await page.getByRole("button", { name: "Photo 1" }).click();
@@ -188,7 +192,8 @@ test("a distance meter's reading lands in the open entry, goes on with a sum, or
   await page.getByRole("button", { name: "Go on walking" }).click();
   await page.getByRole("button", { name: "Use the meter's reading 3.1 m" }).click();
   await expect(page.getByRole("textbox", { name: "Wall B" })).toHaveValue("3.1 m");
-  await send("75");
+  await meter.getByLabel("Distance to the wall, in metres").fill("75");
+  await expect(meter.getByRole("button", { name: "Measure" })).toBeDisabled();
   await expect(meter.getByText("The meter reaches from 0.001 to 60 metres.")).toBeVisible();
   await page.goto(`${address}/jobs`);
   await send("2");

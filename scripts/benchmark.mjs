@@ -1,24 +1,17 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
+import { benchmarkPlan } from "./benchmarkPlan.mjs";
 import { launchChromium } from "./lib/chromium.mjs";
 import { withDemoServer } from "./lib/demoServer.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { must } from "./lib/run.mjs";
+import { report, timeUntilShown } from "./lib/timing.mjs";
 import { webFolder } from "./lib/webBuild.mjs";
 
 /** Prints what the app is measured by. Nothing here fails a test: figures belong to the machine they were taken on. */
 const THROTTLE = 4;
 const ROUNDS = 60;
-
-const percentile = (values, share) => values.toSorted((a, b) => a - b)[Math.ceil(values.length * share) - 1];
-
-function report(name, values, aim) {
-  const figures = [0.5, 0.95, 1].map((share) => percentile(values, share).toFixed(1));
-  console.log(
-    `${name.padEnd(52)} median ${figures[0]}  p95 ${figures[1]}  worst ${figures[2]} ms  (aim: p95 under ${aim})`,
-  );
-}
 
 function printFirstLoad() {
   const folder = join(webFolder, "_expo/static/js/web");
@@ -28,37 +21,13 @@ function printFirstLoad() {
   }
 }
 
-/** Runs in the page: sets a figure as a keyboard would, and times until the words that follow from it are painted. */
-const timeUntilShown = ({ text, wanted, selector, enter }) =>
-  new Promise((done, fail) => {
-    const input = document.querySelector("input.pad-entry, .pad-entry");
-    const shown = () => document.querySelector(selector)?.textContent ?? "";
-    const start = performance.now();
-    const deadline = setTimeout(() => fail(new Error(`“${wanted}” was not shown; “${shown()}” was`)), 5000);
-    const check = () => {
-      if (!shown().includes(wanted)) return;
-      observer.disconnect();
-      clearTimeout(deadline);
-      requestAnimationFrame(() => setTimeout(() => done(performance.now() - start)));
-    };
-    const observer = new MutationObserver(check);
-    observer.observe(document.body, { subtree: true, childList: true, characterData: true });
-    if (enter) {
-      input.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true, cancelable: true }));
-    } else {
-      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(input, text);
-      input.dispatchEvent(new Event("input", { bubbles: true }));
-    }
-    check();
-  });
-
 async function timeEntries(address) {
   const browser = await launchChromium();
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await page.goto(address);
   await page.getByRole("button", { name: /Ros Adeyemi-Lund/ }).click();
   await page.getByText("Lantern House").click();
-  await page.getByText("House wall").click();
+  await page.getByRole("link", { name: /^House wall/ }).click();
   const session = await page.context().newCDPSession(page);
   await session.send("Emulation.setCPUThrottlingRate", { rate: THROTTLE });
   const keys = [];
@@ -101,4 +70,6 @@ await withDemoServer(async (address) => {
   printFirstLoad();
   console.log("\nThe app");
   await timeEntries(address);
+  console.log("\nA plan of 40 rooms and 200 walls");
+  await benchmarkPlan(address);
 });

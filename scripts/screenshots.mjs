@@ -12,8 +12,27 @@ async function openLanternHouse(page, address) {
   await page.goto(address);
   await page.getByRole("button", { name: /Ros Adeyemi-Lund/ }).click();
   await page.getByText("Lantern House").click();
-  await page.getByText("Drying cupboard").waitFor();
+  await page
+    .getByRole("link", { name: /^Drying cupboard/ })
+    .first()
+    .waitFor();
   return page.url().replace(/\/measure.*/, "");
+}
+
+/** A room being walked, in the job that is only begun. */
+async function walk(page, address, take) {
+  await page.goto(`${address}/jobs`);
+  await page.getByText("Quillmoor").click();
+  await page.getByRole("button", { name: "Add a part" }).click();
+  await page.getByRole("button", { name: "Room, wall by wall" }).click();
+  for (const typed of ["4.2m", "3.1m", "1.2m"]) {
+    await page.getByRole("textbox").fill(typed);
+    await page.getByRole("textbox").press("Enter");
+    await page.waitForTimeout(200);
+  }
+  await page.getByRole("radio", { name: /^Turn left/ }).click();
+  await page.getByRole("textbox").fill("0.9m");
+  await take("walking");
 }
 
 async function phone(browser, address) {
@@ -27,7 +46,18 @@ async function phone(browser, address) {
   await take("sign-in");
   const job = await openLanternHouse(page, address);
   await take("measure");
-  await page.getByText("Garden side").click();
+  await page
+    .getByRole("link", { name: /^Boot room/ })
+    .first()
+    .click();
+  await page.getByTestId("room-floor").waitFor();
+  await take("room");
+  await page.goto(`${job}/measure/plan?storey=Ground`);
+  await page.getByRole("heading", { name: "Plan of Ground" }).waitFor();
+  await take("plan");
+  await walk(page, address, take);
+  await page.goto(`${job}/measure`);
+  await page.getByRole("link", { name: /^House wall/ }).click();
   await page.getByTestId("live-count").waitFor();
   await take("wall");
   await page.getByRole("button", { name: /^Window 1, Rough width/ }).click();
@@ -60,7 +90,11 @@ async function wide(browser, address) {
     await page.screenshot({ path: `${folder}/${name}.png` });
   };
   const job = await openLanternHouse(page, address);
-  await page.getByText("House wall").click();
+  await page.goto(`${job}/measure/plan?storey=Ground`);
+  await page.getByRole("heading", { name: "Plan of Ground" }).waitFor();
+  await take("plan-wide");
+  await page.goto(`${job}/measure`);
+  await page.getByRole("link", { name: /^House wall/ }).click();
   await page.getByTestId("live-count").waitFor();
   await take("wall-wide");
   await page.goto(`${job}/count`);
@@ -77,7 +111,7 @@ async function wide(browser, address) {
 async function dark(browser, address) {
   const page = await (await browser.newContext({ viewport: PHONE, colorScheme: "dark" })).newPage();
   await openLanternHouse(page, address);
-  await page.getByText("House wall").click();
+  await page.getByRole("link", { name: /^House wall/ }).click();
   await page.getByTestId("live-count").waitFor();
   await page.waitForTimeout(700);
   await page.screenshot({ path: `${folder}/wall-dark.png` });
