@@ -27,7 +27,8 @@ export function Sheet({ open, onClose, title, children }: Props) {
               <X size={22} color={colour("ink")} aria-hidden />
             </Dialog.Close>
           </View>
-          <ScrollView contentContainerClassName="gap-4 p-4 pb-8">{children}</ScrollView>
+          {/* Reached by keyboard, for what is too long to see at once and has nothing to press in it. */}
+          <ScrollView tabIndex={0} contentContainerClassName="gap-4 p-4 pb-8">{children}</ScrollView>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
