@@ -59,7 +59,8 @@ async function panAndZoom(page) {
   reportFrames(`Zooming, CPU throttled ${THROTTLE}x`, await page.evaluate(takeFrames));
 }
 
-async function enterInRoom(page) {
+async function enterInRoom(page, size, name) {
+  await page.setViewportSize(size);
   await page.getByRole("link", { name: /^Room 20/ }).click();
   await page.getByTestId("room-floor").waitFor();
   const times = [];
@@ -77,7 +78,8 @@ async function enterInRoom(page) {
     await page.keyboard.press("Escape");
     await page.waitForTimeout(150);
   }
-  report(`Entry to the new plan of its room, CPU throttled ${THROTTLE}x`, times, 100);
+  report(`Entry to its room's plan, ${name}, CPU throttled ${THROTTLE}x`, times, 100);
+  await page.getByRole("button", { name: "Back to the parts" }).click();
 }
 
 /** 40 rooms and 200 walls: moving about the plan, and an entry in one of the rooms. */
@@ -103,7 +105,8 @@ export async function benchmarkPlan(address) {
     await page.waitForTimeout(1500);
     await panAndZoom(page);
     await page.getByRole("button", { name: "Back to the parts" }).click();
-    await enterInRoom(page);
+    await enterInRoom(page, { width: 390, height: 844 }, "phone");
+    await enterInRoom(page, { width: 1280, height: 800 }, "wide");
   } finally {
     await browser.close();
     rmSync(folder, { recursive: true, force: true });

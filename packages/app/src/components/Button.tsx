@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { Pressable, Text } from "react-native";
 import type { LucideIcon } from "../icons";
 import { useTokens } from "../theme/useTokens";
@@ -21,7 +22,14 @@ type Props = {
   readonly className?: string;
 };
 
-export function Button({ label, onPress, kind = "main", icon: Icon, disabled = false, name, className = "" }: Props) {
+type GlyphProps = { readonly icon: LucideIcon; readonly size: number; readonly colour: string };
+
+/** An icon is many drawn elements; it is drawn again only when it is another. */
+export const Glyph = memo(function Glyph({ icon: Icon, size, colour }: GlyphProps) {
+  return <Icon size={size} color={colour} aria-hidden />;
+});
+
+export function Button({ label, onPress, kind = "main", icon, disabled = false, name, className = "" }: Props) {
   const { colour } = useTokens();
   const look = LOOKS[kind];
   return (
@@ -33,7 +41,7 @@ export function Button({ label, onPress, kind = "main", icon: Icon, disabled = f
       onPress={onPress}
       className={`min-h-12 flex-row items-center justify-center gap-2 rounded-md px-4 ${look.box} ${disabled ? "opacity-50" : ""} ${className}`}
     >
-      {Icon ? <Icon size={20} color={colour(look.icon)} aria-hidden /> : null}
+      {icon ? <Glyph icon={icon} size={20} colour={colour(look.icon)} /> : null}
       <Text className={`font-strong text-base ${look.text}`}>{label}</Text>
     </Pressable>
   );
@@ -46,7 +54,7 @@ type IconButtonProps = {
   readonly disabled?: boolean;
 };
 
-export function IconButton({ name, icon: Icon, onPress, disabled = false }: IconButtonProps) {
+export function IconButton({ name, icon, onPress, disabled = false }: IconButtonProps) {
   const { colour } = useTokens();
   return (
     <Pressable
@@ -57,7 +65,7 @@ export function IconButton({ name, icon: Icon, onPress, disabled = false }: Icon
       onPress={onPress}
       className={`h-12 w-12 items-center justify-center rounded-md active:bg-pine-wash ${disabled ? "opacity-40" : ""}`}
     >
-      <Icon size={22} color={colour("ink")} aria-hidden />
+      <Glyph icon={icon} size={22} colour={colour("ink")} />
     </Pressable>
   );
 }

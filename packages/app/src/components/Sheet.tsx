@@ -28,7 +28,9 @@ export function Sheet({ open, onClose, title, children }: Props) {
             </Dialog.Close>
           </View>
           {/* Reached by keyboard, for what is too long to see at once and has nothing to press in it. */}
-          <ScrollView tabIndex={0} contentContainerClassName="gap-4 p-4 pb-8">{children}</ScrollView>
+          <ScrollView tabIndex={0} contentContainerClassName="gap-4 p-4 pb-8">
+            {children}
+          </ScrollView>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -13,9 +13,9 @@ import {
   createContext,
   memo,
   type PropsWithChildren,
+  startTransition,
   useCallback,
   useContext,
-  useDeferredValue,
   useMemo,
   useRef,
   useState,
@@ -32,6 +32,7 @@ import { withPending } from "../sync/overlay";
 import { commandsFor } from "./commands";
 import type { Change, Step } from "./history";
 import { useHistory } from "./useHistory";
+import { useLater } from "./useLater";
 import { type ReckoningState, useReckoning } from "./useReckoning";
 
 /** What stays the same from change to change. */
@@ -107,7 +108,7 @@ export function JobProvider({ jobId, children, fallback }: PropsWithChildren<Job
     [answer.data, commands, loaded],
   );
   // An entry is answered on its own screen at once; lists, counts and prices follow as soon as there is time.
-  const shown = useDeferredValue(full);
+  const shown = useLater(full);
   const latest = useRef(full);
   latest.current = full;
   if (!shown || !full || !prices.data) {
@@ -197,7 +198,9 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
       changeJob: (changes: JobChanges) =>
         take({ changes: [{ kind: "job", before: sameFields(now().job, changes), after: changes }] }),
       noteReading: (typed: string) =>
-        setReadings((current) => [typed, ...current.filter((each) => each !== typed)].slice(0, READINGS_KEPT)),
+        startTransition(() =>
+          setReadings((current) => [typed, ...current.filter((each) => each !== typed)].slice(0, READINGS_KEPT)),
+        ),
     };
   }, [take, context, jobId, latest]);
 

@@ -1,7 +1,8 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { deviceStore } from "../device/store";
 import { emptyHistory, type History, record, redo, type Step, undo } from "./history";
 import { KeptHistory } from "./keptHistory";
+import { AFTER_PAINT_MS } from "./useLater";
 
 /** A job's undo and redo, kept on the device. `apply` makes a step on the job. */
 export function useHistory(owner: string, jobId: string, apply: (step: Step) => void) {
@@ -12,8 +13,9 @@ export function useHistory(owner: string, jobId: string, apply: (step: Step) => 
   const keep = useCallback(
     (next: History) => {
       latest.current = next;
-      setHistory(next);
-      void kept.save(next);
+      // The buttons may follow a moment later; what was entered comes first.
+      startTransition(() => setHistory(next));
+      setTimeout(() => void kept.save(next), AFTER_PAINT_MS);
     },
     [kept],
   );
@@ -43,13 +45,21 @@ export function useHistory(owner: string, jobId: string, apply: (step: Step) => 
     [apply, keep],
   );
 
-  const move = (move: typeof undo) => {
-    const result = move(history);
-    if (!result) return undefined;
-    return () => {
+  /** By the latest history, not by the one last drawn: two quick presses are two steps. */
+  const go = useCallback(
+    (way: typeof undo) => {
+      const result = way(latest.current);
+      if (!result) return;
       apply(result.step);
       keep(result.history);
-    };
+    },
+    [apply, keep],
+  );
+  const goBack = useCallback(() => go(undo), [go]);
+  const goForth = useCallback(() => go(redo), [go]);
+  return {
+    take,
+    undo: history.done.length > 0 ? goBack : undefined,
+    redo: history.undone.length > 0 ? goForth : undefined,
   };
-  return { take, undo: move(undo), redo: move(redo) };
 }

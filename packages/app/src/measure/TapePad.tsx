@@ -1,7 +1,7 @@
 import { type DimensionSlot, formatLength, type MeasuringSystem, type Problem, parseLength } from "@wide-porch/core";
 import { memo, type ReactNode, useCallback, useEffect, useRef, useState } from "react";
 import { Pressable, ScrollView, TextInput, View } from "react-native";
-import { IconButton } from "../components/Button";
+import { Glyph, IconButton } from "../components/Button";
 import { Body, Faint, Figure, Strong, Title, Warning } from "../components/Text";
 import { ChevronLeft, ChevronRight, Delete, X } from "../icons";
 import { useSayPadOpen } from "../job/padOpen";
@@ -149,7 +149,7 @@ const nextName = (now: DimensionSlot, next: DimensionSlot): string =>
 
 function RubOutIcon() {
   const { colour } = useTokens();
-  return <Delete size={24} color={colour("ink")} aria-hidden />;
+  return <Glyph icon={Delete} size={24} colour={colour("ink")} />;
 }
 
 type ResultProps = { text: string; slot: DimensionSlot; system: MeasuringSystem; problem: Problem | undefined };
@@ -194,7 +194,7 @@ function Key({ pad, onPress, small = false }: { pad: PadKey; onPress: (key: PadK
 type ReadingsProps = { readonly readings: readonly string[]; readonly onReading: (typed: string) => void };
 
 /** What a meter sent while no entry was open, and the last entries, to be used again. */
-function Readings({ readings, onReading }: ReadingsProps) {
+const Readings = memo(function Readings({ readings, onReading }: ReadingsProps) {
   const waiting = useWaitingReadings();
   if (readings.length + waiting.length === 0) return null;
   return (
@@ -216,7 +216,7 @@ function Readings({ readings, onReading }: ReadingsProps) {
       ))}
     </ScrollView>
   );
-}
+});
 
 type ChipProps = {
   readonly text: string;

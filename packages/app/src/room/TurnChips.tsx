@@ -1,5 +1,5 @@
 import { type Room, runName, withTurn } from "@wide-porch/core";
-import { useState } from "react";
+import { memo, useCallback, useRef, useState } from "react";
 import { Pressable, TextInput, View } from "react-native";
 import { Faint, Strong } from "../components/Text";
 
@@ -17,13 +17,21 @@ export function TurnChips({ room, runId, onChange }: Props) {
   const before = room.runs[index - 1];
   const [typing, setTyping] = useState(false);
   const [text, setText] = useState("");
+  const startTyping = useCallback(() => setTyping(true), []);
+  const stopTyping = useCallback(() => setTyping(false), []);
+  const latest = useRef({ room, before });
+  latest.current = { room, before };
+  const turn = useCallback(
+    (degrees: number) => {
+      const now = latest.current;
+      setTyping(false);
+      if (now.before) onChange(withTurn(now.room, now.before.id, degrees));
+    },
+    [onChange],
+  );
   if (!before) return <Faint>Stand in a corner and read the first wall. The room lies at your right hand.</Faint>;
   const { value, assumed } = before.turnDegrees;
   const square = SQUARE.some((each) => each.degrees === value);
-  const turn = (degrees: number) => {
-    setTyping(false);
-    onChange(withTurn(room, before.id, degrees));
-  };
   const typed = Number(text.replace(",", "."));
   const usable = text.trim() !== "" && typed > 0 && typed < 180;
   const angle = square ? "Angle" : `${Math.abs(value)}° ${value > 0 ? "left" : "right"}`;
@@ -43,9 +51,9 @@ export function TurnChips({ room, runId, onChange }: Props) {
             aria-label="Turn by how many degrees"
             className="figures h-11 w-24 rounded-md border border-faint bg-sheet px-2 font-text text-base text-ink"
           />
-          <Chip label="Left" chosen={false} disabled={!usable} onPress={() => turn(typed)} />
-          <Chip label="Right" chosen={false} disabled={!usable} onPress={() => turn(-typed)} />
-          <Chip label="Back" chosen={false} onPress={() => setTyping(false)} />
+          <Chip label="Left" chosen={false} disabled={!usable} degrees={typed} onTurn={turn} />
+          <Chip label="Right" chosen={false} disabled={!usable} degrees={-typed} onTurn={turn} />
+          <Chip label="Back" chosen={false} degrees={value} onTurn={stopTyping} />
         </>
       ) : (
         <>
@@ -55,10 +63,11 @@ export function TurnChips({ room, runId, onChange }: Props) {
               label={label}
               chosen={value === degrees}
               assumed={assumed}
-              onPress={() => turn(degrees)}
+              degrees={degrees}
+              onTurn={turn}
             />
           ))}
-          <Chip label={angle} chosen={!square} onPress={() => setTyping(true)} />
+          <Chip label={angle} chosen={!square} degrees={value} onTurn={startTyping} />
         </>
       )}
     </View>
@@ -70,10 +79,11 @@ type ChipProps = {
   readonly chosen: boolean;
   readonly assumed?: boolean;
   readonly disabled?: boolean;
-  readonly onPress: () => void;
+  readonly degrees: number;
+  readonly onTurn: (degrees: number) => void;
 };
 
-function Chip({ label, chosen, assumed = false, disabled = false, onPress }: ChipProps) {
+const Chip = memo(function Chip({ label, chosen, assumed = false, disabled = false, degrees, onTurn }: ChipProps) {
   const look = chosen
     ? assumed
       ? "border-dashed border-pine bg-pine-wash"
@@ -86,10 +96,10 @@ function Chip({ label, chosen, assumed = false, disabled = false, onPress }: Chi
       aria-disabled={disabled}
       disabled={disabled}
       aria-label={`Turn ${label.toLowerCase()}${chosen && assumed ? ", taken to be so" : ""}`}
-      onPress={onPress}
+      onPress={() => onTurn(degrees)}
       className={`h-11 flex-1 items-center justify-center rounded-md border px-1 ${look} ${disabled ? "opacity-40" : ""}`}
     >
       <Strong className={`text-sm ${chosen ? "" : "font-text"}`}>{label}</Strong>
     </Pressable>
   );
-}
+});

@@ -38,6 +38,8 @@ export type OutboxParts = {
   readonly onConfirmed: (command: Command, confirmed: Confirmed | undefined) => void;
   readonly onSignedOut: () => void;
   readonly retryMs?: number;
+  /** How long an entry waits before it is sent, so that showing it comes first. */
+  readonly sendAfterMs?: number;
 };
 
 /**
@@ -107,7 +109,9 @@ export class Outbox {
   add(...added: readonly Command[]): void {
     const commands = added.reduce((now, command) => this.withCommand(now, command), this.view.commands);
     this.set({ commands });
-    void this.flush();
+    const { sendAfterMs } = this.parts;
+    if (sendAfterMs === undefined) void this.flush();
+    else setTimeout(() => void this.flush(), sendAfterMs);
   }
 
   private withCommand(commands: readonly Command[], command: Command): readonly Command[] {

@@ -29,5 +29,6 @@ export const outbox = new Outbox({
   store: deviceStore,
   send,
   onConfirmed: keepConfirmed,
+  sendAfterMs: 30,
   onSignedOut: () => void mutate("/session"),
 });

@@ -1,4 +1,4 @@
-import { boundsOf, overlapArea } from "../geometry";
+import { type Bounds, boundsOf, overlapArea, type Polygon } from "../geometry";
 import { ALONE, type Part, type Room, type StoreyPart, type Surroundings } from "../parts";
 import { metres, type SquareMetres } from "../units";
 import { type Footprint, footprintOf } from "./footprint";
@@ -24,26 +24,24 @@ export type JobPlan = { readonly storeys: readonly StoreyPlan[] };
 /** Rounding and thin slivers of a joined wall are no overlap. */
 const LEAST_OVERLAP: SquareMetres = 0.02;
 
+type Boxed = { readonly room: Room; readonly polygon: Polygon; readonly box: Bounds };
+
 function overlapsOf(rooms: readonly PlacedRoom[]): Overlap[] {
-  return rooms.flatMap((a, index) =>
-    rooms.slice(index + 1).flatMap((b): Overlap[] => {
-      if (!a.polygon || !b.polygon || !near(a, b)) return [];
+  const boxed = rooms.flatMap(({ room, polygon }): Boxed[] => {
+    const box = polygon && boundsOf(polygon);
+    return polygon && box ? [{ room, polygon, box }] : [];
+  });
+  return boxed.flatMap((a, index) =>
+    boxed.slice(index + 1).flatMap((b): Overlap[] => {
+      if (!boxesMeet(a.box, b.box)) return [];
       const area = overlapArea(a.polygon, b.polygon);
       return area < LEAST_OVERLAP ? [] : [{ a: a.room, b: b.room, area }];
     }),
   );
 }
 
-function near(a: PlacedRoom, b: PlacedRoom): boolean {
-  const [boxA, boxB] = [boundsOf(a.polygon ?? []), boundsOf(b.polygon ?? [])];
-  if (!boxA || !boxB) return false;
-  return (
-    boxA.min.xNm < boxB.max.xNm &&
-    boxB.min.xNm < boxA.max.xNm &&
-    boxA.min.yNm < boxB.max.yNm &&
-    boxB.min.yNm < boxA.max.yNm
-  );
-}
+const boxesMeet = (a: Bounds, b: Bounds): boolean =>
+  a.min.xNm < b.max.xNm && b.min.xNm < a.max.xNm && a.min.yNm < b.max.yNm && b.min.yNm < a.max.yNm;
 
 export function planStorey(name: string, rooms: readonly Room[], storey: StoreyPart | undefined): StoreyPlan {
   const placed = placeRooms(rooms);
