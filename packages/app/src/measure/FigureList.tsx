@@ -14,14 +14,14 @@ type Props = {
 
 /** Every figure of a part as a row: the drawing in words, and a way in for thumbs and keyboards. */
 export function FigureList({ slots, activePath, onOpen, title }: Props) {
-  const owners = [...new Set(slots.map((slot) => slot.of))];
+  const owners = [...new Set(slots.map(headingOf))];
   return (
     <View className="gap-4">
       {owners.map((owner) => (
         <View key={owner}>
           <Title level={2}>{owner || title}</Title>
           {slots
-            .filter((slot) => slot.of === owner)
+            .filter((slot) => headingOf(slot) === owner)
             .map((slot) => (
               <FigureRow key={slot.path} slot={slot} active={slot.path === activePath} onOpen={onOpen} />
             ))}
@@ -30,6 +30,8 @@ export function FigureList({ slots, activePath, onOpen, title }: Props) {
     </View>
   );
 }
+
+const headingOf = ({ group, of }: DimensionSlot): string => group ?? of;
 
 /** A wall's figures come anew at each change; most of them are as they were. */
 const sameFigure = (a: DimensionSlot, b: DimensionSlot): boolean =>
@@ -61,7 +63,7 @@ const FigureRow = memo(
         className={`min-h-12 justify-center border-b border-rule py-1 active:bg-pine-wash ${active ? "bg-pine-wash" : ""}`}
       >
         <View className="flex-row items-center justify-between gap-3">
-          <Body>{slot.label}</Body>
+          <Body>{slot.group ? slot.of : slot.label}</Body>
           <View className="flex-row items-baseline gap-2">
             {assumed ? <Faint className="text-clay">assumed</Faint> : null}
             <Figure className={valueNm === null ? "text-clay" : ""}>{text}</Figure>

@@ -20,13 +20,18 @@ const line = (text: string, sizePx: number, strong: boolean): LabelLine => ({
   strong,
 });
 
+const sized = (text: string, sizePx: number, strong: boolean): LabelLine =>
+  line(text, strong ? sizePx : Math.max(10, sizePx - 2), strong);
+
 /** As large as its room allows: name and area, the name alone, the name over two lines, or nothing. */
 export function labelLines({ lines, widthNm, heightNm }: Omit<PlanLabel, "id" | "at">, pxPerNm: number): LabelLine[] {
   const [widthPx, heightPx] = [widthNm * pxPerNm - EDGE_PX, heightNm * pxPerNm - EDGE_PX];
   const [name = "", ...rest] = lines;
   const wrapped = name.split(" ");
   const tries = SIZES_PX.flatMap((sizePx) => [
-    [line(name, sizePx, true), ...rest.map((text) => line(text, Math.max(10, sizePx - 2), false))],
+    ...rest.map((_, less) =>
+      [name, ...rest.slice(0, rest.length - less)].map((text, at) => sized(text, sizePx, at === 0)),
+    ),
     [line(name, sizePx, true)],
     ...(wrapped.length === 2 ? [wrapped.map((text) => line(text, sizePx, true))] : []),
   ]);

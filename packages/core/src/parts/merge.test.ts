@@ -55,6 +55,15 @@ describe("two versions of one part", () => {
     expect(differenceName("openings.d", mine, base)).toBe("Door 1");
   });
 
+  it("names photos by what they show", () => {
+    const mine = { ...base, photos: [{ id: "0d6f", caption: "" }] };
+    expect(differencesBetween(base, mine, base).map((each) => differenceName(each.path, mine, base))).toEqual([
+      "Photo",
+    ]);
+    const shown = { ...base, photos: [{ id: "0d6f", caption: "Rot" }] };
+    expect(differenceName("photos.0d6f", shown, base)).toBe("Photo “Rot”");
+  });
+
   it("names choices and names of a stud wall", () => {
     const wall = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) });
     const bearing = { ...wall, parameters: { ...wall.parameters, bearing: { value: true, assumed: false } } };

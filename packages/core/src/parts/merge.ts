@@ -108,8 +108,10 @@ const words = (key: string): string => key.replace(/([A-Z])/g, " $1").toLowerCas
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function itemName(part: Part, id: string): string | undefined {
-  if (part.kind !== "room")
-    return part.kind === "stud-wall" ? part.openings.find((each) => each.id === id)?.name : undefined;
+  const photo = part.photos.find((each) => each.id === id);
+  if (photo) return photo.caption ? `Photo “${photo.caption}”` : "Photo";
+  if (part.kind === "stud-wall") return part.openings.find((each) => each.id === id)?.name;
+  if (part.kind !== "room") return undefined;
   if (part.runs.some((run) => run.id === id)) return runName(part, id);
   return [...part.features, ...part.openings, ...part.ceiling.drops].find((each) => each.id === id)?.name;
 }

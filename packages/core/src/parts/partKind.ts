@@ -30,6 +30,8 @@ export type DimensionSlot = {
   /** The thing it belongs to, for reading out: `Window 1`. Empty for the part itself. */
   readonly of: string;
   readonly dimension: Dimension;
+  /** A heading to list it under with its like, instead of the thing it belongs to: `Wall thickness`. */
+  readonly group?: string;
   /** Where it is typed, when that is on another part: a wall on the plan takes its figures from a room. */
   readonly typedOn?: { readonly partId: string; readonly path: string };
 };

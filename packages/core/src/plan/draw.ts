@@ -43,7 +43,7 @@ function standingQuad({ wall, fromNm, toNm }: StandingWall): Point[] {
 function outsideFigures({ footprint }: StoreyPlan, { system }: PartContext): PlanFigure[] {
   if (!footprint) return [];
   const { min, max } = footprint.bounds;
-  const text = (nm: number) => formatLength(Math.round(nm), system);
+  const text = (nm: number) => `${formatLength(Math.round(nm), system)} outside`;
   const corner = (xNm: number, yNm: number): Point => ({ xNm, yNm });
   return [
     {

@@ -300,8 +300,8 @@ describe("the plan's drawing", () => {
     const plan = planJob(parts);
     const drawing = drawStorey(storey(plan), [wall], plan, context);
     expect(drawing.figures.map((figure) => [figure.side, figure.text])).toEqual([
-      ["outside", "21' 1 1/2\""],
-      ["outside", "10' 9\""],
+      ["outside", "21' 1 1/2\" outside"],
+      ["outside", "10' 9\" outside"],
     ]);
     expect(drawing.shapes.filter((shape) => shape.role === "new-wall").map((shape) => shape.id)).toEqual(["w"]);
     const inside = roomKind.draw(hall, context, ALONE);

@@ -65,7 +65,10 @@ export function roomDimensions(room: Room): readonly DimensionSlot[] {
     ...room.openings.flatMap(openingSlots),
     ...ceiling.drops.flatMap(dropSlots),
     ...(place.how === "joined" ? [slot("place.offset", "Along the neighbour's wall", "Place", place.offset)] : []),
-    ...room.runs.map((run) => slot(`runs.${run.id}.thickness`, "Thickness", runName(room, run.id), run.thickness)),
+    ...room.runs.map((run) => ({
+      ...slot(`runs.${run.id}.thickness`, "Thickness", runName(room, run.id), run.thickness),
+      group: "Wall thickness",
+    })),
     slot("tolerance", "A gap may be spread up to", "The walk", room.tolerance),
   ];
 }

@@ -1,4 +1,4 @@
-import type { PlanDrawing, PlanFigure, PlanShape } from "../../drawing/drawing";
+import type { PlanDrawing, PlanFigure, PlanLabel, PlanShape } from "../../drawing/drawing";
 import { along, boundsOf, type Direction, headingFrom, type Point } from "../../geometry";
 import { formatLength } from "../../units";
 import type { PartContext, Surroundings } from "../partKind";
@@ -105,6 +105,8 @@ function walkShapes(room: Room, outline: RoomOutline): PlanShape[] {
   return [...gap, { id: "next", role: "walk", points: [end, tip], closed: false }];
 }
 
+const insideLabel = (label: PlanLabel): PlanLabel => ({ ...label, lines: [...label.lines, "inside measure"] });
+
 /** The room from above, its first wall along the page. Every figure is inside measure. */
 export function drawRoom(room: Room, context: PartContext, around: Surroundings): PlanDrawing {
   const outline = outlineOf(room);
@@ -118,6 +120,6 @@ export function drawRoom(room: Room, context: PartContext, around: Surroundings)
     kind: "plan",
     shapes: [...floor, ...wallShapes(outline), ...openings, ...walkShapes(room, outline)],
     figures: [...runFigures(room, outline, context), ...featureFigures(room, outline, context)],
-    labels: polygon ? [floorLabel(room, polygon, context.system)] : [],
+    labels: polygon ? [insideLabel(floorLabel(room, polygon, context.system))] : [],
   };
 }
