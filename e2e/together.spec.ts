@@ -199,3 +199,15 @@ test("a distance meter's reading lands in the open entry, goes on with a sum, or
   await send("2");
   await expect(meter.getByText("No answer: is a job open in this browser?")).toBeVisible();
 });
+
+test("a device whose clock is wrong is told so, and the history has the right time", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "Wrong clock");
+  await page.clock.setSystemTime(new Date(Date.now() + 26 * 3_600_000));
+  await addRectangle(page, "Hall", "12'", "10'");
+  await expect(page.getByText("This device's clock is 1 day fast. Times are kept by the server's.")).toBeVisible();
+  await saved(page);
+  const [, jobId, partId] = /jobs\/([^/]+)\/measure\/([^/?]+)/.exec(page.url()) ?? [];
+  const { items } = await (await page.request.get(`${address}/api/v1/jobs/${jobId}/parts/${partId}/history`)).json();
+  for (const { at } of items) expect(Math.abs(Date.now() - Date.parse(at))).toBeLessThan(120_000);
+});

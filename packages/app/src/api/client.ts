@@ -1,5 +1,6 @@
 import type { Problem } from "@wide-porch/core";
 import { z } from "zod";
+import { noteServerTime } from "./clock";
 
 const API = "/api/v1";
 
@@ -57,6 +58,7 @@ async function request(method: string, path: string, { body, contentType }: Sent
   } catch {
     throw new NoAnswer();
   }
+  noteServerTime(response.headers.get("date"), Date.now());
   // A gateway that finds nobody behind it is no answer of ours.
   if (response.status === 502 || response.status === 503 || response.status === 504) throw new NoAnswer();
   if (!response.ok) throw await problemFrom(response);

@@ -1,8 +1,9 @@
-import { useState } from "react";
+import { useState, useSyncExternalStore } from "react";
 import { View } from "react-native";
+import { clockAheadMs, clockText, subscribeToClock } from "../api/clock";
 import { Button } from "../components/Button";
 import { Notice } from "../components/Notice";
-import { Body } from "../components/Text";
+import { Body, Faint } from "../components/Text";
 import type { Stuck } from "../sync/command";
 import { outbox } from "../sync/outboxInstance";
 import { type Decision, letGo, partConflict, settledWhole } from "../sync/settle";
@@ -21,12 +22,24 @@ export function StuckNotice() {
           </Notice>
         </View>
       ) : null}
+      <ClockNotice />
       {stuck.map((each) => (
         <View key={each.command.commandId} className="p-3">
           {each.reason === "conflict" ? <Conflict stuck={each} /> : <Refusal stuck={each} />}
         </View>
       ))}
     </>
+  );
+}
+
+/** Times in the history are right all the same: the device says how long ago, and the server when that was. */
+function ClockNotice() {
+  const aheadMs = useSyncExternalStore(subscribeToClock, clockAheadMs, clockAheadMs);
+  if (aheadMs === 0) return null;
+  return (
+    <View className="px-3 pt-2">
+      <Faint role="status">{`This device's clock is ${clockText(aheadMs)}. Times are kept by the server's.`}</Faint>
+    </View>
   );
 }
 

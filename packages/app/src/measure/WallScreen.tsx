@@ -19,6 +19,7 @@ import { OpeningButtons } from "./OpeningButtons";
 import { PartLayout } from "./PartLayout";
 import { PartName } from "./PartName";
 import { type Entered, TapePad } from "./TapePad";
+import { useOpenFigure } from "./useOpenFigure";
 import { usePad } from "./usePad";
 import { WallChoices } from "./WallChoices";
 import { WallOnPlanNotes } from "./WallOnPlanNotes";
@@ -57,16 +58,7 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
     },
     [context, savePart],
   );
-  /** Opens a figure here, or on the room that it comes from. */
-  const openFigure = useCallback(
-    (path: string) => {
-      const typedOn = slots.find((slot) => slot.path === path)?.typedOn;
-      if (typedOn) {
-        router.push(`/jobs/${jobId}/measure/${typedOn.partId}?figure=${encodeURIComponent(typedOn.path)}` as Href);
-      } else show(path);
-    },
-    [slots, router, jobId, show],
-  );
+  const openFigure = useOpenFigure(wall, show);
   const count = reckoning?.counts.find((each) => each.partId === wall.id);
   const measured = studWallKind.draw(wall, context, ALONE);
   // Pieces come from the worker a moment later; the figures are this instant's.

@@ -14,6 +14,7 @@ import { useJobActions } from "../job/JobContext";
 import { FigureList } from "../measure/FigureList";
 import { MeasureList } from "../measure/MeasureList";
 import { PartName } from "../measure/PartName";
+import { useOpenFigure } from "../measure/useOpenFigure";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { CeilingPanel } from "./CeilingPanel";
 import { PlacePanel } from "./PlacePanel";
@@ -74,12 +75,13 @@ type FiguresProps = Pick<Props, "room" | "around" | "active" | "onFigure">;
 
 function Figures({ room, around, active, onFigure }: FiguresProps) {
   const { context } = useJobActions();
+  const openFigure = useOpenFigure(room, onFigure);
   const slots = useMemo(() => roomDimensions(room), [room]);
   const measures = useMemo(() => roomKind.measures(room, context, around), [room, context, around]);
   const drawing = useMemo(() => roomKind.draw(room, context, around), [room, context, around]);
   return (
     <>
-      <FigureList slots={slots} activePath={active} onOpen={onFigure} title="Room" />
+      <FigureList slots={slots} activePath={active} onOpen={openFigure} title="Room" />
       <MeasureList measures={measures} drawing={drawing} />
     </>
   );

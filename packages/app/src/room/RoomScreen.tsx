@@ -37,7 +37,7 @@ export function RoomScreen({ part: room }: { readonly part: Room }) {
   const [refusal, setRefusal] = useState<string>();
   const around = surroundingsOf(plan, room.id);
   const drawing = useMemo(() => roomKind.draw(room, context, around), [room, context, around]);
-  const slots = useMemo(() => roomDimensions(room), [room]);
+  const slots = useMemo(() => roomDimensions(room).filter((slot) => !slot.typedOn), [room]);
   const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
   const latest = useRef(room);
   latest.current = room;

@@ -19,6 +19,8 @@ export type PartContext = {
 export type Surroundings = {
   /** Openings of neighbours in walls that a room shares, as this room measures them. */
   readonly sharedOpenings: readonly SharedOpening[];
+  /** Of the run by which a room was joined: the wall is the neighbour's, and so is its thickness. */
+  readonly sharedThickness?: { readonly runId: string; readonly thickness: Dimension };
 };
 
 export const ALONE: Surroundings = { sharedOpenings: [] };

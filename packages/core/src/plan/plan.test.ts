@@ -155,7 +155,19 @@ describe("openings typed once", () => {
     const [shared] = surroundingsOf(plan, "hall").sharedOpenings;
     // The hall's wall b goes down the page: 10 ft less 2 ft less 3 ft from its start (arithmetic).
     expect(shared).toMatchObject({ hostId: "b", sharedFrom: { roomId: "den" }, position: { valueNm: feet(5) } });
-    expect(surroundingsOf(plan, "den")).toEqual(ALONE);
+    expect(surroundingsOf(plan, "den").sharedOpenings).toEqual([]);
+  });
+
+  it("go through a wall as thick as the neighbour says it is", () => {
+    const thick = entered(hall, { "runs.b.thickness": "9" });
+    const joint = planJob([thick, withDoor]);
+    const around = surroundingsOf(joint, "den");
+    expect(around.sharedThickness).toMatchObject({ runId: "d", thickness: { valueNm: inches(9) } });
+    // Door 3 ft by 6 ft 10 1/2 in: 201 in of edge, 9 in deep: 12.56 sq ft (arithmetic).
+    expect(measureText(roomKind.measures(withDoor, context, around), "reveals")).toBe("16.8 ft, 12.56 sq ft");
+    const slot = roomKind.dimensions(withDoor).find((each) => each.path === "runs.d.thickness");
+    expect(slot?.typedOn).toEqual({ partId: "hall", path: "runs.b.thickness" });
+    expect(storey(joint).rooms[1]?.origin.xNm).toBe(feet(12) + inches(9));
   });
 
   it("are taken off both rooms' walls and skirting", () => {

@@ -1,5 +1,5 @@
 import { type Bounds, boundsOf, overlapArea, type Polygon } from "../geometry";
-import { ALONE, type Part, type Room, type StoreyPart, type Surroundings } from "../parts";
+import { ALONE, type Part, type Room, type SharedOpening, type StoreyPart, type Surroundings } from "../parts";
 import { metres, type SquareMetres } from "../units";
 import { type Footprint, footprintOf } from "./footprint";
 import { sharedOpenings } from "./openings";
@@ -54,8 +54,15 @@ export function planStorey(name: string, rooms: readonly Room[], storey: StoreyP
     walls,
     footprint: footprintOf(placed),
     overlaps: overlapsOf(placed),
-    surroundings: new Map([...shared].map(([roomId, openings]) => [roomId, { sharedOpenings: openings }])),
+    surroundings: new Map(placed.map(({ room }) => [room.id, surroundingsIn(room, shared.get(room.id))])),
   };
+}
+
+/** `room` as placed: its joined run has the neighbour's thickness. */
+function surroundingsIn(room: Room, sharedOpenings: readonly SharedOpening[] = []): Surroundings {
+  const { place, runs } = room;
+  const run = place.how === "joined" ? runs.find((each) => each.id === place.runId) : undefined;
+  return run ? { sharedOpenings, sharedThickness: { runId: run.id, thickness: run.thickness } } : { sharedOpenings };
 }
 
 /** The storeys' names from the lowest up; those without a level stay in the order they came. */

@@ -68,10 +68,17 @@ export function roomDimensions(room: Room): readonly DimensionSlot[] {
     ...room.runs.map((run) => ({
       ...slot(`runs.${run.id}.thickness`, "Thickness", runName(room, run.id), run.thickness),
       group: "Wall thickness",
+      ...sharedWith(room, run.id),
     })),
     slot("tolerance", "A gap may be spread up to", "The walk", room.tolerance),
   ];
 }
+
+/** The thickness of the wall by which a room was joined is typed in the room it was joined to. */
+const sharedWith = ({ place }: Room, runId: string): Pick<DimensionSlot, "typedOn"> =>
+  place.how === "joined" && place.runId === runId
+    ? { typedOn: { partId: place.toRoomId, path: `runs.${place.toRunId}.thickness` } }
+    : {};
 
 type Change = (now: Dimension) => Dimension;
 

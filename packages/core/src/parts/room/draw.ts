@@ -2,6 +2,7 @@ import type { PlanDrawing, PlanFigure, PlanLabel, PlanShape } from "../../drawin
 import { along, boundsOf, type Direction, headingFrom, type Point } from "../../geometry";
 import { formatLength } from "../../units";
 import type { PartContext, Surroundings } from "../partKind";
+import { withSharedThickness } from "./hosts";
 import { letterOf } from "./names";
 import { type Face, floorLabel, outlineOf, outward, type RoomOutline, wallBacks } from "./outline";
 import type { Room, RoomOpening } from "./schema";
@@ -108,7 +109,8 @@ function walkShapes(room: Room, outline: RoomOutline): PlanShape[] {
 const insideLabel = (label: PlanLabel): PlanLabel => ({ ...label, lines: [...label.lines, "inside measure"] });
 
 /** The room from above, its first wall along the page. Every figure is inside measure. */
-export function drawRoom(room: Room, context: PartContext, around: Surroundings): PlanDrawing {
+export function drawRoom(entered: Room, context: PartContext, around: Surroundings): PlanDrawing {
+  const room = withSharedThickness(entered, around);
   const outline = outlineOf(room);
   const { polygon, faces, clockwise } = outline;
   const openings = [...room.openings, ...around.sharedOpenings].flatMap((opening): PlanShape[] => {

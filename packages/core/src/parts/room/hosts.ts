@@ -1,4 +1,6 @@
 import type { Nanometres } from "../../units";
+import { changeById } from "../figures";
+import type { Surroundings } from "../partKind";
 import type { Feature, Room, RoomOpening } from "./schema";
 
 /** What an opening can be in: a run, or the back of a recess or the front of a bump. */
@@ -17,6 +19,13 @@ export function hostLengthNm(room: Room, hostId: string): Nanometres | null {
   if (run) return run.length.valueNm;
   const feature = room.features.find((each) => each.id === hostId);
   return feature ? backLengthNm(feature) : null;
+}
+
+/** A room with the thickness of the wall it shares put in. */
+export function withSharedThickness(room: Room, { sharedThickness }: Surroundings): Room {
+  if (!sharedThickness) return room;
+  const { runId, thickness } = sharedThickness;
+  return { ...room, runs: changeById(room.runs, runId, (run) => ({ ...run, thickness })) };
 }
 
 /** From the start of its host to its near and far side. */

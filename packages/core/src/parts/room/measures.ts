@@ -20,6 +20,7 @@ import {
   wallAreaUnder,
 } from "./ceiling";
 import { cornersOf } from "./corners";
+import { withSharedThickness } from "./hosts";
 import { hostName, runName } from "./names";
 import { openingArea, reachesFloor, revealLengthNm, type SharedOpening } from "./openings";
 import { type Face, outlineOf, type RoomOutline } from "./outline";
@@ -52,7 +53,8 @@ const FLOOR = ["floor"];
 const idsOf = (faces: readonly Face[]): string[] => faces.map((face) => face.id);
 
 /** Every measured value of a room with its working; none until its walk closes. */
-export function roomMeasures(room: Room, { system }: PartContext, around: Surroundings): readonly Measure[] {
+export function roomMeasures(entered: Room, { system }: PartContext, around: Surroundings): readonly Measure[] {
+  const room = withSharedThickness(entered, around);
   const outline = outlineOf(room);
   const { polygon } = outline;
   if (!polygon) return [];
