@@ -21,7 +21,7 @@ import { priceListEndpoints } from "./priceList/routes";
 import { quoteEndpoints } from "./quotes/routes";
 import { AttemptStore } from "./sessions/attemptStore";
 import { sessionEndpoints } from "./sessions/routes";
-import { readSession, requireCsrfToken } from "./sessions/signedIn";
+import { readSession, requireCsrfToken, requireSignedIn } from "./sessions/signedIn";
 
 const WRONG_SIGN_INS = 10;
 const WINDOW_MS = 10 * 60_000;
@@ -69,10 +69,12 @@ function apiRouter(dataSource: DataSource, config: Config): express.Router {
   router.get("/openapi.json", (_request, response) => {
     response.json(openApi);
   });
-  router.use("/job-files", express.json({ limit: LARGEST_JOB_FILE }));
+  router.use(cookieParser(), readSession(dataSource), requireCsrfToken);
+  // Only people who are signed in may send much.
+  router.use("/job-files", requireSignedIn, express.json({ limit: LARGEST_JOB_FILE }));
   // A little more than a photo may be, so that one too large is told so in words.
-  router.use(PHOTO_PATH, express.raw({ type: () => true, limit: LARGEST_PHOTO_BYTES + 1024 }));
-  router.use(express.json({ limit: LARGEST_BODY }), cookieParser(), readSession(dataSource), requireCsrfToken);
+  router.use(PHOTO_PATH, requireSignedIn, express.raw({ type: () => true, limit: LARGEST_PHOTO_BYTES + 1024 }));
+  router.use(express.json({ limit: LARGEST_BODY }));
   router.post("/session", signInLimit(dataSource));
   mount(router, endpoints);
   router.use(unknownRoute);

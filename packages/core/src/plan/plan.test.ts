@@ -228,6 +228,15 @@ describe("stud walls that stand on the plan", () => {
     expect(moved).toMatchObject({ length: { valueNm: feet(11) }, height: { valueNm: feet(9) } });
   });
 
+  it("say so when the ceiling over them slopes, until their height is measured", () => {
+    const shape = { value: "sloped" as const, assumed: false };
+    const sloped = { ...hall, ceiling: { ...hall.ceiling, shape, pitchDegrees: 30 } };
+    const points = (wall: StudWall) => planPoints([sloped, wall], planJob([sloped, wall]), context);
+    const wall = wallOn("w", "hall", "b", { how: "whole" });
+    expect(points(wall)).toMatchObject([{ partId: "w", point: { path: "height", kind: "assumed" } }]);
+    expect(points({ ...wall, height: measured(feet(9), "9'") })).toEqual([]);
+  });
+
   it("wait, and say why, while their room does not close or is gone", () => {
     const wall = wallOn("w", "hall", "b", { how: "whole" });
     const open = walkedRoom([["12'"], ["10'"]], context, "hall");

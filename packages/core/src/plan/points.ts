@@ -1,7 +1,7 @@
-import { type OpenPoint, type Part, type PartContext, walkPoint } from "../parts";
+import { type OpenPoint, type Part, type PartContext, type StudWall, type WallOnPlan, walkPoint } from "../parts";
 import { formatArea, formatLength, millimetres, type Nanometres } from "../units";
 import { openingsIn } from "./openings";
-import { standingWall } from "./resolve";
+import { roomsAlong, type StandingWall, standingWall } from "./resolve";
 import type { JobPlan, StoreyPlan } from "./storeyPlan";
 
 /** An open point of the plan, beside the part where it can be settled. */
@@ -101,21 +101,28 @@ function doublePoints(plan: StoreyPlan): PlanPoint[] {
   });
 }
 
-/** Stud walls that the plan gives no length. */
+/** Stud walls that the plan gives no length, or whose height it does not know in full. */
 function wallPoints(parts: readonly Part[], plan: JobPlan, context: PartContext): PlanPoint[] {
   return parts.flatMap((part): PlanPoint[] => {
-    if (part.kind !== "stud-wall" || !part.plan || standingWall(part, plan)) return [];
-    const placed = plan.storeys.flatMap((storey) => storey.rooms).find(({ room }) => room.id === part.plan?.roomId);
-    const walk = placed && walkPoint(placed.room, placed.outline, context);
-    const why = placed ? (walk ? walk.message : "its stretch of the wall is not measured") : "its room is in the bin";
-    return [
-      {
-        partId: part.id,
-        partName: part.name,
-        point: { path: "length", kind: "missing", message: `${part.name} has no length from the plan: ${why}` },
-      },
-    ];
+    if (part.kind !== "stud-wall" || !part.plan) return [];
+    const standing = standingWall(part, plan);
+    const point = standing ? slopePoint(part, standing) : noLengthPoint(part, part.plan, plan, context);
+    return point ? [{ partId: part.id, partName: part.name, point }] : [];
   });
+}
+
+function slopePoint(wall: StudWall, standing: StandingWall): OpenPoint | undefined {
+  const sloped = roomsAlong(standing).find((room) => room.ceiling.shape.value !== "level");
+  if (!sloped || !wall.height.assumed) return undefined;
+  const message = `The ceiling of ${sloped.name} slopes; ${wall.name} is framed level, at its lowest height`;
+  return { path: "height", kind: "assumed", message };
+}
+
+function noLengthPoint(wall: StudWall, { roomId }: WallOnPlan, plan: JobPlan, context: PartContext): OpenPoint {
+  const placed = plan.storeys.flatMap((storey) => storey.rooms).find(({ room }) => room.id === roomId);
+  const walk = placed && walkPoint(placed.room, placed.outline, context);
+  const why = placed ? (walk?.message ?? "its stretch of the wall is not measured") : "its room is in the bin";
+  return { path: "length", kind: "missing", message: `${wall.name} has no length from the plan: ${why}` };
 }
 
 /** What the plan shows to be missing or at odds, beyond what each part says of itself. */

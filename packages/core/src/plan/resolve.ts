@@ -98,7 +98,8 @@ function openingsOf(standing: StandingWall): Opening[] {
   return kept.map((each) => wallOpening(each, standing));
 }
 
-const roomsAlong = ({ wall, storey }: StandingWall): Room[] =>
+/** The rooms on the sides of a wall. */
+export const roomsAlong = ({ wall, storey }: StandingWall): Room[] =>
   storey.rooms.filter(({ room }) => wall.faces.some((face) => face.roomId === room.id)).map(({ room }) => room);
 
 /** Up to the ceiling: the highest of the rooms on both sides. The wall's own figure counts once somebody has measured it. */

@@ -24,6 +24,12 @@ export const readSession =
     next();
   };
 
+/** For what is costly even to read. */
+export const requireSignedIn: RequestHandler = (request, _response, next) => {
+  if (!request.signedIn) throw new HttpProblem(401);
+  next();
+};
+
 const sameText = (a: string, b: string): boolean =>
   a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
 
