@@ -1,7 +1,6 @@
 import {
   drawStorey,
   freed,
-  type Part,
   type PlacedRoom,
   type Point,
   placedAt,
@@ -19,11 +18,11 @@ import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { Notice } from "../components/Notice";
 import { Body, Faint, Title } from "../components/Text";
-import { Link as LinkIcon, Move, RotateCw, Unlink } from "../icons";
+import { Move } from "../icons";
 import { useJob } from "../job/JobContext";
 import { MeasureList } from "../measure/MeasureList";
 import { useWide } from "../theme/useWide";
-import { JoinSheet } from "./JoinSheet";
+import { RoomMover } from "./RoomMover";
 import { StoreySettings } from "./StoreySettings";
 import { type Drag, ZoomablePlan } from "./ZoomablePlan";
 
@@ -102,12 +101,7 @@ function Storey({ storey, names, onStorey }: StoreyProps) {
       if (roomId) select(roomId);
       return;
     }
-    const owner = parts.find((part) => part.id === shapeId || part.id === roomId || shapeId.startsWith(`${part.id}/`));
-    const withOpening = parts.find(
-      (part) =>
-        part.kind === "room" && part.openings.some((each) => each.id === shapeId && part.storey === storey.name),
-    );
-    const target: Part | undefined = owner ?? withOpening;
+    const target = parts.find((part) => part.id === shapeId || part.id === roomId || shapeId.startsWith(`${part.id}/`));
     if (target) router.push(`/jobs/${jobId}/measure/${target.id}` as Href);
   };
   const onDrag = moving
@@ -173,39 +167,5 @@ function Storey({ storey, names, onStorey }: StoreyProps) {
         {lists}
       </View>
     </ScrollView>
-  );
-}
-
-type MoverProps = {
-  readonly room: PlacedRoom | undefined;
-  readonly storey: StoreyPlan;
-  readonly onSave: (room: Room) => void;
-};
-
-/** What can be done to a room on the plan, without a pointer too. */
-function RoomMover({ room: placed, storey, onSave }: MoverProps) {
-  const [joining, setJoining] = useState(false);
-  if (!placed) {
-    return <Body>Drag a room until it snaps to a neighbour's wall, or press one and choose the wall.</Body>;
-  }
-  const { room } = placed;
-  const joined = room.place.how === "joined";
-  const free = freed(placed);
-  const turn = () => {
-    if (free.place.how === "free")
-      onSave({ ...free, place: { ...free.place, turnDegrees: (placed.turnDegrees + 270) % 360 } });
-  };
-  const { place } = room;
-  const host = place.how === "joined" ? storey.rooms.find((each) => each.room.id === place.toRoomId) : undefined;
-  return (
-    <View className="gap-2" role="group" aria-label={`Place of ${room.name}`}>
-      <Body>{host ? `${room.name} is joined to ${host.room.name}.` : `${room.name} stands free.`}</Body>
-      <View className="flex-row flex-wrap gap-2">
-        <Button label="Join to a wall" kind="plain" icon={LinkIcon} onPress={() => setJoining(true)} />
-        {joined ? <Button label="Set free" kind="plain" icon={Unlink} onPress={() => onSave(free)} /> : null}
-        <Button label="Quarter turn" kind="plain" icon={RotateCw} onPress={turn} />
-      </View>
-      {joining ? <JoinSheet room={room} onClose={() => setJoining(false)} onJoined={onSave} /> : null}
-    </View>
   );
 }

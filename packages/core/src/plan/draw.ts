@@ -26,7 +26,14 @@ const openingShapes = (placed: PlacedRoom): PlanShape[] =>
   placed.room.openings.flatMap((opening): PlanShape[] => {
     const quad = placed.polygon && openingQuad(placed.outline.faces, placed.outline.clockwise, opening);
     if (!quad) return [];
-    return [{ id: opening.id, role: opening.kind, points: quad.map((point) => onStorey(point, placed)), closed: true }];
+    return [
+      {
+        id: `${placed.room.id}/${opening.id}`,
+        role: opening.kind,
+        points: quad.map((point) => onStorey(point, placed)),
+        closed: true,
+      },
+    ];
   });
 
 /** A stud wall on the plan, as the rectangle that its frame takes up. */

@@ -1,56 +1,16 @@
-import { distance, type Polygon, perimeterNm, polygonArea } from "../../geometry";
-import {
-  areaOf,
-  formatArea,
-  formatLength,
-  formatRunningLength,
-  formatVolume,
-  type MeasuringSystem,
-  type SquareMetres,
-} from "../../units";
+import { distance, perimeterNm, polygonArea } from "../../geometry";
+import { formatArea, formatLength, formatVolume, type MeasuringSystem } from "../../units";
 import type { Measure, PartContext, Surroundings } from "../partKind";
 import type { MeasureWorking } from "../working";
-import {
-  type CeilingPlanes,
-  ceilingPlanes,
-  dropSideArea,
-  dropVolume,
-  slopedArea,
-  volumeUnder,
-  wallAreaUnder,
-} from "./ceiling";
+import { type CeilingPlanes, ceilingPlanes, dropSideArea, dropVolume, slopedArea, volumeUnder } from "./ceiling";
 import { cornersOf } from "./corners";
 import { withSharedThickness } from "./hosts";
+import { FLOOR, idsOf, type Measured, measure, nameOfOpening, sumOf } from "./measured";
 import { hostName, runName } from "./names";
-import { openingArea, reachesFloor, revealLengthNm, type SharedOpening } from "./openings";
-import { type Face, outlineOf, type RoomOutline } from "./outline";
-import type { Feature, Room, RoomOpening } from "./schema";
-
-/** A room that closes, with all that its measures stand on. */
-type Measured = {
-  readonly room: Room;
-  readonly system: MeasuringSystem;
-  readonly outline: RoomOutline;
-  readonly polygon: Polygon;
-  /** Nothing while no height is known. */
-  readonly planes: CeilingPlanes | undefined;
-  readonly openings: readonly (RoomOpening | SharedOpening)[];
-};
-
-const measure = (
-  id: string,
-  name: string,
-  text: string,
-  working: MeasureWorking,
-  shapeIds: readonly string[],
-  of = "",
-): Measure => ({ id, name, of, text, working, shapeIds });
-
-const sumOf = <T>(items: readonly T[], value: (item: T) => number): number =>
-  items.reduce((sum, item) => sum + value(item), 0);
-
-const FLOOR = ["floor"];
-const idsOf = (faces: readonly Face[]): string[] => faces.map((face) => face.id);
+import { reachesFloor } from "./openings";
+import { outlineOf } from "./outline";
+import type { Feature, Room } from "./schema";
+import { areasByWall, reveals, wallAreas } from "./wallMeasures";
 
 /** Every measured value of a room with its working; none until its walk closes. */
 export function roomMeasures(entered: Room, { system }: PartContext, around: Surroundings): readonly Measure[] {
@@ -120,9 +80,6 @@ function perimeter(all: Measured): Measure {
   return measure("perimeter", "Perimeter", text, working, idsOf(outline.faces));
 }
 
-const nameOfOpening = (opening: RoomOpening | SharedOpening): string =>
-  "sharedFrom" in opening ? `${opening.name}, from ${opening.sharedFrom.roomName}` : opening.name;
-
 function netPerimeter(all: Measured): Measure {
   const { polygon, system, openings, outline } = all;
   const through = openings.filter(reachesFloor);
@@ -174,119 +131,6 @@ function volume({ polygon, room, system }: Measured, planes: CeilingPlanes): Mea
     steps: [],
   };
   return measure("volume", "Volume", text, working, FLOOR);
-}
-
-const grossOf = (faces: readonly Face[], planes: CeilingPlanes): SquareMetres =>
-  sumOf(faces, (face) => wallAreaUnder(face.from, face.to, planes));
-
-function wallAreas({ outline, openings, system }: Measured, planes: CeilingPlanes): Measure[] {
-  const gross = grossOf(outline.faces, planes);
-  const less = sumOf(openings, openingArea);
-  const [grossText, lessText, netText] = [gross, less, gross - less].map((area) => formatArea(area, system));
-  const shapeIds = idsOf(outline.faces);
-  const steps = openings.map((opening) => ({
-    label: nameOfOpening(opening),
-    value: formatArea(openingArea(opening), system),
-  }));
-  return [
-    measure(
-      "wall-area",
-      "Wall area",
-      grossText ?? "",
-      {
-        sentence: "All walls, floor to ceiling, openings not taken off.",
-        formula: "each wall's length × its height, added up",
-        withNumbers: `${outline.faces.length} stretches = ${grossText}`,
-        steps: [],
-      },
-      shapeIds,
-    ),
-    measure(
-      "net-wall-area",
-      "Wall area less openings",
-      netText ?? "",
-      {
-        sentence: "All walls, openings taken off, a neighbour's in a shared wall too.",
-        formula: "wall area − openings",
-        withNumbers: `${grossText} − ${lessText} = ${netText}`,
-        steps,
-      },
-      shapeIds,
-    ),
-  ];
-}
-
-function areasByWall({ room, outline, openings, system }: Measured, planes: CeilingPlanes): Measure[] {
-  return room.runs.flatMap((run) => {
-    const faces = outline.faces.filter((face) => face.runId === run.id);
-    const hosts = new Set([run.id, ...faces.flatMap((face) => face.featureId ?? [])]);
-    const within = openings.filter((opening) => hosts.has(opening.hostId));
-    const gross = grossOf(faces, planes);
-    const less = sumOf(within, openingArea);
-    const [grossText, lessText, netText] = [gross, less, gross - less].map((area) => formatArea(area, system));
-    const name = runName(room, run.id);
-    return [
-      measure(
-        `wall-area/${run.id}`,
-        "Area",
-        grossText ?? "",
-        {
-          sentence: `${name}, floor to ceiling.`,
-          formula: "length × height",
-          withNumbers: `${faces.map((face) => formatLength(Math.round(distance(face.from, face.to)), system)).join(" + ")}, up to the ceiling = ${grossText}`,
-          steps: [],
-        },
-        idsOf(faces),
-        name,
-      ),
-      measure(
-        `net-wall-area/${run.id}`,
-        "Area less openings",
-        netText ?? "",
-        {
-          sentence: `${name}, openings taken off.`,
-          formula: "area − openings",
-          withNumbers: `${grossText} − ${lessText} = ${netText}`,
-          steps: within.map((opening) => ({
-            label: nameOfOpening(opening),
-            value: formatArea(openingArea(opening), system),
-          })),
-        },
-        idsOf(faces),
-        name,
-      ),
-    ];
-  });
-}
-
-function reveals({ room, openings, system }: Measured): Measure[] {
-  if (openings.length === 0) return [];
-  const thicknessOf = (opening: RoomOpening) =>
-    (
-      room.runs.find((run) => run.id === opening.hostId) ??
-      room.features.find((feature) => feature.id === opening.hostId)
-    )?.thickness.valueNm ?? 0;
-  const totalNm = sumOf(openings, revealLengthNm);
-  const area = sumOf(openings, (opening) => areaOf(revealLengthNm(opening), thicknessOf(opening)));
-  const text = `${formatRunningLength(totalNm, system)}, ${formatArea(area, system)}`;
-  const working = {
-    sentence: "The edges of the openings, through the wall: both sides, the head, and a window's sill.",
-    formula: "edge lengths added up; each × its wall's thickness",
-    withNumbers: text,
-    steps: openings.map((opening) => ({
-      label: nameOfOpening(opening),
-      value: `${formatLength(revealLengthNm(opening), system)} × ${formatLength(thicknessOf(opening), system)}`,
-    })),
-  };
-  return [
-    measure(
-      "reveals",
-      "Reveals",
-      text,
-      working,
-      openings.map((opening) => opening.id),
-    ),
-  ];
 }
 
 function corners({ polygon, outline }: Measured): Measure {
