@@ -1,26 +1,20 @@
-import { ALONE, type AreaPart, enterDimension, kindOf, type LengthPart, type StoreyPart } from "@wide-porch/core";
-import { useJob } from "../job/JobContext";
+import { ALONE, type AreaPart, kindOf, type LengthPart, type StoreyPart } from "@wide-porch/core";
+import { useJobActions } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { FigureList } from "./FigureList";
 import { MeasureList } from "./MeasureList";
 import { PartLayout } from "./PartLayout";
 import { PartName } from "./PartName";
-import { type Entered, TapePad } from "./TapePad";
+import { PartPad } from "./PartPad";
 import { usePad } from "./usePad";
 
 /** A part that is figures alone: a length, an area. */
 export function LoosePartScreen({ part }: { readonly part: LengthPart | AreaPart | StoreyPart }) {
-  const { context, savePart, readings, noteReading } = useJob();
+  const { context } = useJobActions();
   const [figure, show] = usePad();
   const kind = kindOf(part);
   const slots = kind.dimensions(part);
   const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
-  const enter = (path: string, typed: string): Entered => {
-    const result = enterDimension(kind, part, path, typed, context);
-    savePart(result.part);
-    if (!result.problem) noteReading(typed.trim());
-    return { problem: result.problem };
-  };
   return (
     <PartLayout
       drawing={undefined}
@@ -32,20 +26,7 @@ export function LoosePartScreen({ part }: { readonly part: LengthPart | AreaPart
           <NotesAndPhotos part={part} />
         </>
       }
-      pad={
-        active ? (
-          <TapePad
-            slots={slots}
-            path={active}
-            system={context.system}
-            partName={part.name}
-            readings={readings}
-            onEnter={enter}
-            onMove={show}
-            onClose={() => show(undefined)}
-          />
-        ) : null
-      }
+      pad={active ? <PartPad part={part} slots={slots} path={active} onMove={show} /> : null}
     />
   );
 }

@@ -1,6 +1,5 @@
 import {
   ALONE,
-  enterDimension,
   formatLength,
   type Problem,
   resolveWall,
@@ -18,7 +17,7 @@ import { LiveCount } from "./LiveCount";
 import { OpeningButtons } from "./OpeningButtons";
 import { PartLayout } from "./PartLayout";
 import { PartName } from "./PartName";
-import { type Entered, TapePad } from "./TapePad";
+import { PartPad } from "./PartPad";
 import { useOpenFigure } from "./useOpenFigure";
 import { usePad } from "./usePad";
 import { WallChoices } from "./WallChoices";
@@ -34,18 +33,12 @@ const describe = (wall: StudWall, system: "imperial" | "metric"): string => {
 export function WallScreen({ part }: { readonly part: StudWall }) {
   const router = useRouter();
   const [figure, show] = usePad();
-  const { jobId, context, savePart, readings, noteReading, reckoning, plan } = useJob();
+  const { jobId, context, savePart, reckoning, plan } = useJob();
   const wall = useMemo(() => resolveWall(part, plan), [part, plan]);
   const slots = useMemo(() => studWallKind.dimensions(wall), [wall]);
   const own = useMemo(() => slots.filter((slot) => !slot.typedOn), [slots]);
   const active = own.some((slot) => slot.path === figure) ? figure : undefined;
 
-  const enter = (path: string, typed: string): Entered => {
-    const result = enterDimension(studWallKind, part, path, typed, context);
-    savePart(result.part);
-    if (!result.problem) noteReading(typed.trim());
-    return { problem: result.problem };
-  };
   const latest = useRef({ part, wall });
   latest.current = { part, wall };
   const choose = useCallback(
@@ -84,18 +77,7 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
       <NotesAndPhotos part={part} />
     </>
   );
-  const pad = active ? (
-    <TapePad
-      slots={own}
-      path={active}
-      system={context.system}
-      partName={part.name}
-      readings={readings}
-      onEnter={enter}
-      onMove={show}
-      onClose={() => show(undefined)}
-    />
-  ) : null;
+  const pad = active ? <PartPad part={part} slots={own} path={active} onMove={show} /> : null;
   return (
     <PartLayout
       drawing={(heightPx) => (

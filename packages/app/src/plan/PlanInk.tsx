@@ -40,14 +40,12 @@ const ORDER: readonly PlanRole[] = [
   "wall",
   "new-wall",
   "footprint",
-  "drop",
   "plain",
   "arch",
   "door",
   "window",
   "walk",
   "gap",
-  "spot",
 ];
 
 type Group = {

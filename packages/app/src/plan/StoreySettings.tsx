@@ -1,6 +1,5 @@
 import {
   copyStorey,
-  enterDimension,
   formatLength,
   outsideChecks,
   type StoreyPart,
@@ -15,9 +14,9 @@ import { CommitField } from "../components/CommitField";
 import { Body, Faint, Title, Warning } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Copy } from "../icons";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobActions } from "../job/JobContext";
 import { FigureList } from "../measure/FigureList";
-import { type Entered, TapePad } from "../measure/TapePad";
+import { PartPad } from "../measure/PartPad";
 import { newId } from "../sync/newId";
 
 type Props = { readonly storey: StoreyPlan; readonly onStorey: (name: string) => void };
@@ -57,15 +56,9 @@ export function StoreySettings({ storey, onStorey }: Props) {
 }
 
 function OutsideCheck({ storey, record }: { readonly storey: StoreyPlan; readonly record: StoreyPart }) {
-  const { context, savePart, readings, noteReading } = useJob();
+  const { context } = useJobActions();
   const [figure, show] = useState<string>();
   const slots = storeyKind.dimensions(record);
-  const enter = (path: string, typed: string): Entered => {
-    const result = enterDimension(storeyKind, record, path, typed, context);
-    savePart(result.part);
-    if (!result.problem) noteReading(typed.trim());
-    return { problem: result.problem };
-  };
   return (
     <View className="gap-2">
       <Title level={2}>Checked with a tape</Title>
@@ -81,18 +74,7 @@ function OutsideCheck({ storey, record }: { readonly storey: StoreyPlan; readonl
         </View>
       ))}
       <FigureList slots={slots} activePath={figure} onOpen={show} title="Tape reading" />
-      {figure ? (
-        <TapePad
-          slots={slots}
-          path={figure}
-          system={context.system}
-          partName={storey.name}
-          readings={readings}
-          onEnter={enter}
-          onMove={show}
-          onClose={() => show(undefined)}
-        />
-      ) : null}
+      {figure ? <PartPad part={record} slots={slots} path={figure} onMove={show} /> : null}
     </View>
   );
 }

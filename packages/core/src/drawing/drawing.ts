@@ -56,8 +56,6 @@ export type PlanRole =
   | "window"
   | "plain"
   | "arch"
-  | "drop"
-  | "spot"
   | "footprint";
 
 /** A ring, or a line when it is open. */

@@ -1,5 +1,4 @@
 import {
-  boundsOf,
   centroid,
   type Direction,
   dot,
@@ -104,16 +103,4 @@ export function dropSideArea(drop: Drop): SquareMetres {
 export function dropVolume(drop: Drop): number {
   const volume = areaOf(drop.length.valueNm ?? 0, drop.width.valueNm ?? 0) * ((drop.depth.valueNm ?? 0) / NM_PER_M);
   return drop.kind === "bulkhead" ? -volume : volume;
-}
-
-/** The highest and lowest the ceiling comes over the room's corners. */
-export function heightRange(polygon: Polygon, planes: CeilingPlanes): { lowNm: number; highNm: number } {
-  const heights = polygon.map(planes.heightAt);
-  const ridge = boundsOf(polygon) && planes.ridgeNm !== undefined ? [ridgeHeight(polygon, planes)] : [];
-  return { lowNm: Math.min(...heights), highNm: Math.max(...heights, ...ridge) };
-}
-
-function ridgeHeight(polygon: Polygon, planes: CeilingPlanes): number {
-  const onRidge = keptBelow(polygon, planes.inward, planes.ridgeNm ?? 0);
-  return Math.max(0, ...onRidge.map(planes.heightAt));
 }

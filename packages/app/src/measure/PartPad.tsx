@@ -1,0 +1,35 @@
+import { type DimensionSlot, enterDimension, kindOf, type Part } from "@wide-porch/core";
+import { useJob } from "../job/JobContext";
+import { type Entered, TapePad } from "./TapePad";
+
+type Props<P extends Part> = {
+  readonly part: P;
+  /** The figures that are typed on this part. */
+  readonly slots: readonly DimensionSlot[];
+  readonly path: string;
+  /** Goes to another figure, or to none. */
+  readonly onMove: (path: string | undefined) => void;
+};
+
+/** The tape pad over a part's figures: each entry is saved as it is made, a wrong one kept beside. */
+export function PartPad<P extends Part>({ part, slots, path, onMove }: Props<P>) {
+  const { context, savePart, readings, noteReading } = useJob();
+  const enter = (at: string, typed: string): Entered => {
+    const result = enterDimension(kindOf(part), part, at, typed, context);
+    savePart(result.part);
+    if (!result.problem) noteReading(typed.trim());
+    return { problem: result.problem };
+  };
+  return (
+    <TapePad
+      slots={slots}
+      path={path}
+      system={context.system}
+      partName={part.name}
+      readings={readings}
+      onEnter={enter}
+      onMove={onMove}
+      onClose={() => onMove(undefined)}
+    />
+  );
+}
