@@ -3,29 +3,74 @@ import {
   assemblySchema,
   type CompanySettings,
   companySettingsSchema,
+  type HouseStandard,
+  houseStandardSchema,
   type Library,
   type PriceItem,
   priceItemSchema,
   sectionSchema,
+  sheetSizeSchema,
 } from "@wide-porch/core";
 import { z } from "zod";
-import studWallImperial from "./assemblies/stud-wall-imperial.json";
-import studWallMetric from "./assemblies/stud-wall-metric.json";
+import imperialDoorSet from "./assemblies/imperial/door-set.json";
+import imperialInsideWall from "./assemblies/imperial/inside-wall.json";
+import imperialOutsideWall from "./assemblies/imperial/outside-wall.json";
+import imperialPartition from "./assemblies/imperial/partition.json";
+import imperialPartyWall from "./assemblies/imperial/party-wall.json";
+import imperialRoomBoard from "./assemblies/imperial/room-board.json";
+import imperialSheathing from "./assemblies/imperial/sheathing-membrane.json";
+import imperialInsulation from "./assemblies/imperial/wall-insulation.json";
+import imperialWindowSet from "./assemblies/imperial/window-set.json";
+import metricDoorSet from "./assemblies/metric/door-set.json";
+import metricInsideWall from "./assemblies/metric/inside-wall.json";
+import metricOutsideWall from "./assemblies/metric/outside-wall.json";
+import metricPartition from "./assemblies/metric/partition.json";
+import metricPartyWall from "./assemblies/metric/party-wall.json";
+import metricRoomBoard from "./assemblies/metric/room-board.json";
+import metricSheathing from "./assemblies/metric/sheathing-membrane.json";
+import metricInsulation from "./assemblies/metric/wall-insulation.json";
+import metricWindowSet from "./assemblies/metric/window-set.json";
 import companySettings from "./company-settings.json";
 import priceList from "./price-list.json";
 import sections from "./sections.json";
+import sheets from "./sheets.json";
+import standards from "./standards.json";
 
-const assemblies: readonly Assembly[] = z.array(assemblySchema).parse([studWallImperial, studWallMetric]);
+/** Assemblies that a new company starts with. */
+export const starterAssemblies: readonly Assembly[] = z
+  .array(assemblySchema)
+  .parse([
+    imperialOutsideWall,
+    imperialInsideWall,
+    imperialPartition,
+    imperialPartyWall,
+    imperialDoorSet,
+    imperialWindowSet,
+    imperialRoomBoard,
+    imperialInsulation,
+    imperialSheathing,
+    metricOutsideWall,
+    metricInsideWall,
+    metricPartition,
+    metricPartyWall,
+    metricDoorSet,
+    metricWindowSet,
+    metricRoomBoard,
+    metricInsulation,
+    metricSheathing,
+  ]);
 
-/** The timber sections and assemblies that ship with the product, checked as they are loaded. */
+/** Ways of building that a new company starts with. */
+export const starterStandards: readonly HouseStandard[] = z.array(houseStandardSchema).parse(standards);
+
+const byId = <T extends { readonly id: string }>(items: readonly T[]): Record<string, T> =>
+  Object.fromEntries(items.map((item) => [item.id, item]));
+
+/** Timber and sheets that ship with the product, and the assemblies to start from; checked as they are loaded. */
 export const library: Library = {
-  sections: Object.fromEntries(
-    z
-      .array(sectionSchema)
-      .parse(sections)
-      .map((section) => [section.id, section]),
-  ),
-  assemblies,
+  sections: byId(z.array(sectionSchema).parse(sections)),
+  sheets: byId(z.array(sheetSizeSchema).parse(sheets)),
+  assemblies: starterAssemblies,
 };
 
 /** Invented prices for a new company to start from. */

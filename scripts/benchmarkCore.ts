@@ -1,44 +1,37 @@
-import { countJob, inches, partContext, type StudWall, studWallKind } from "@wide-porch/core";
+import { countJob, countPart, feet } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
+import { house, houseWall, OPENINGS, WALLS } from "./largeHouse";
 
-/** A house of 60 walls with 40 openings: how long one full count takes. */
-const WALLS = 60;
-const OPENINGS = 40;
+/** How long one full count of a house takes, and the count of one changed wall. */
 const ROUNDS = 200;
-const context = partContext("imperial", library);
-const fixed = (count: number) => ({ valueNm: inches(count), typed: "", assumed: false });
 
-function wall(index: number): StudWall {
-  const start = studWallKind.defaults(`wall-${index}`, `Wall ${index}`, context);
-  const opening = {
-    id: "o",
-    kind: "window",
-    name: "Window",
-    width: fixed(36),
-    height: fixed(48),
-    sill: fixed(34),
-    position: fixed(60),
-  } as const;
-  const parameters = {
-    ...start.parameters,
-    bearing: { value: index % 3 === 0, assumed: false },
-    sheathed: { value: index % 2 === 0, assumed: false },
-  };
-  return { ...start, parameters, length: fixed(120 + 12 * (index % 14)), openings: index < OPENINGS ? [opening] : [] };
+function times(work: (round: number) => void): number[] {
+  const taken = Array.from({ length: ROUNDS }, (_, round) => {
+    const start = performance.now();
+    work(round);
+    return performance.now() - start;
+  });
+  return taken.toSorted((a, b) => a - b);
 }
 
-const walls = Array.from({ length: WALLS }, (_, index) => wall(index));
-const times: number[] = [];
-let pieces = 0;
-for (let round = 0; round < ROUNDS; round += 1) {
-  const start = performance.now();
-  const counts = countJob(walls, "imperial", library);
-  times.push(performance.now() - start);
-  pieces = counts.reduce((sum, count) => sum + count.pieces.length, 0);
+function report(what: string, taken: readonly number[], aim: number): void {
+  const at = (share: number) => (taken[Math.ceil(taken.length * share) - 1] ?? 0).toFixed(2);
+  process.stdout.write(
+    `${what.padEnd(56)} median ${at(0.5)}  p95 ${at(0.95)}  worst ${at(1)} ms  (aim: under ${aim})\n`,
+  );
 }
-times.sort((a, b) => a - b);
-const at = (share: number) => (times[Math.ceil(times.length * share) - 1] ?? 0).toFixed(2);
-process.stdout.write(
-  `${WALLS} walls, ${OPENINGS} openings, ${pieces} pieces`.padEnd(52) +
-    ` median ${at(0.5)}  p95 ${at(0.95)}  worst ${at(1)} ms  (aim: under 30)\n`,
+
+const parts = house();
+const counts = countJob(parts, "imperial", library);
+const pieces = counts.reduce((sum, count) => sum + count.pieces.length, 0);
+const lines = counts.reduce((sum, count) => sum + count.lines.length, 0);
+report(
+  `${WALLS} walls, ${OPENINGS} openings, ${pieces} pieces, ${lines} lines`,
+  times(() => countJob(parts, "imperial", library)),
+  30,
+);
+report(
+  "one wall of it changed",
+  times((round) => countPart(houseWall(7, feet(20) + round * 25_400_000), "imperial", library)),
+  2,
 );

@@ -9,6 +9,7 @@ import helmet from "helmet";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { DataSource } from "typeorm";
+import { assemblyEndpoints } from "./assemblies/routes";
 import type { Config } from "./config";
 import { type Endpoint, mount } from "./http/endpoint";
 import { HttpProblem, problemHandler, unknownRoute } from "./http/problemDetails";
@@ -38,6 +39,7 @@ export const allEndpoints = (dataSource: DataSource, config: Pick<Config, "demo"
   ...quoteEndpoints(dataSource),
   ...priceListEndpoints(dataSource),
   ...jobFileEndpoints(dataSource),
+  ...assemblyEndpoints(dataSource),
 ];
 
 /** Wrong sign-ins from one place for one person, counted in MariaDB. Right ones do not count. */

@@ -1,21 +1,41 @@
-import type { Part, PartContext, SectionBook } from "../parts";
+import type { AssemblyRef, Part, PartContext, SectionBook } from "../parts";
 import type { MeasuringSystem } from "../units";
 import type { Assembly } from "./schema";
+import type { SheetBook } from "./sheet";
+import type { HouseStandard } from "./standard";
 
-/** The data that counting stands on: timber sections and assemblies. */
+/** The data that counting stands on: timber, sheets, assemblies in every version in use, and how the house builds. */
 export type Library = {
   readonly sections: SectionBook;
+  readonly sheets: SheetBook;
   readonly assemblies: readonly Assembly[];
+  readonly standard?: HouseStandard | undefined;
 };
 
-/** Throws when the library has none: a library is checked as a whole when it is loaded. */
-export function assemblyFor(part: Pick<Part, "kind">, system: MeasuringSystem, library: Library): Assembly {
-  const assembly = library.assemblies.find((each) => each.appliesTo === part.kind && each.system === system);
-  if (!assembly) throw new Error(`assemblyFor: the library has no ${system} assembly for "${part.kind}"`);
-  return assembly;
+/** The assembly in the version named; undefined where the library lacks it. */
+export const findAssembly = (ref: AssemblyRef, system: MeasuringSystem, library: Library): Assembly | undefined =>
+  library.assemblies.find((each) => each.id === ref.id && each.version === ref.version && each.system === system);
+
+/** Every assembly that parts are counted with, each version once. */
+export function usedAssemblies(parts: readonly Part[]): AssemblyRef[] {
+  const refs = new Map<string, AssemblyRef>();
+  for (const part of parts) {
+    const own = part.kind === "stud-wall" || part.kind === "wall-totals" ? [part.assembly] : [];
+    for (const ref of [...own, ...part.uses.map((use) => use.assembly)]) refs.set(`${ref.id}@${ref.version}`, ref);
+  }
+  return [...refs.values()];
 }
 
-export const partContext = (system: MeasuringSystem, library: Library): PartContext => ({
+/** The newest version of each assembly of a system. */
+export function newestAssemblies(system: MeasuringSystem, assemblies: readonly Assembly[]): Assembly[] {
+  const newest = new Map<string, Assembly>();
+  for (const each of assemblies) {
+    if (each.system === system && each.version > (newest.get(each.id)?.version ?? 0)) newest.set(each.id, each);
+  }
+  return [...newest.values()];
+}
+
+export const partContext = (system: MeasuringSystem, library: Pick<Library, "sections">): PartContext => ({
   system,
   sections: library.sections,
 });

@@ -1,35 +1,65 @@
 import { z } from "zod";
-import { FRAMING_ROLES } from "../parts";
+import { scalarSchema } from "../parts";
 
-const roleSchema = z.enum(FRAMING_ROLES);
+/** Names in formulas: letters and digits, begun with a small letter. */
+const nameSchema = z
+  .string()
+  .regex(/^[a-z][A-Za-z0-9]*$/, "A name is letters and digits, begun with a small letter.")
+  .max(40);
+const formulaSchema = z.string().min(1).max(400);
 
-/** Nails along or at the ends of pieces of given roles, as a published schedule states them. */
-const fasteningSchema = z.object({
-  id: z.string().min(1),
-  /** `Stud to plate, end nailed`. */
-  joint: z.string().min(1),
-  roles: z.array(roleSchema).min(1),
-  itemCode: z.string().min(1),
-  method: z.discriminatedUnion("by", [
-    /** So many nails at each end of each piece. */
-    z.object({ by: z.literal("end"), nails: z.int().positive() }),
-    /** A nail at each end of a row and at most a spacing apart, in so many rows. */
-    z.object({ by: z.literal("spacing"), spacingNm: z.int().positive(), rows: z.int().positive() }),
-  ]),
-  source: z.string().min(1),
+/** Which kinds of part an assembly can be for. Those for walls also serve walls by totals. */
+export const ASSEMBLY_PARTS = ["stud-wall", "room", "length", "area", "spots"] as const;
+export type AssemblyPart = (typeof ASSEMBLY_PARTS)[number];
+
+/** A choice or figure of an assembly. Lengths are whole nanometres here, metres in formulas; areas square metres. */
+const parameterSchema = z.object({
+  name: nameSchema,
+  label: z.string().min(1).max(80),
+  kind: z.enum(["length", "area", "number", "yes-no", "choice", "section", "sheet"]),
+  default: scalarSchema,
+  least: z.number().optional(),
+  most: z.number().optional(),
+  /** What can be chosen, where it is one of a few. */
+  choices: z
+    .array(z.object({ value: scalarSchema, label: z.string().min(1).max(80) }))
+    .max(60)
+    .optional(),
 });
-export type Fastening = z.infer<typeof fasteningSchema>;
+export type AssemblyParameter = z.infer<typeof parameterSchema>;
 
-const sheathingSchema = z.object({
-  itemCode: z.string().min(1),
-  widthNm: z.int().positive(),
-  heightNm: z.int().positive(),
-  nailCode: z.string().min(1),
-  edgeSpacingNm: z.int().positive(),
-  fieldSpacingNm: z.int().positive(),
-  source: z.string().min(1),
+export const BUYING = ["cut", "run", "whole"] as const;
+
+/** One line of an assembly: what to count, by which formula, when. */
+const ruleSchema = z.object({
+  /** Later formulas can use its result under this name. */
+  name: nameSchema,
+  label: z.string().min(1).max(120),
+  trade: z.string().min(1).max(40),
+  /** Stage of the work it is needed for. */
+  phase: z.string().max(40),
+  formula: formulaSchema,
+  /** `length`, `area`, `volume`, `weight` or `hour`; any other word names what is counted: `piece`, `nail`. */
+  unit: z.string().min(1).max(20),
+  /** A yes-or-no formula; always, where there is none. */
+  when: formulaSchema.optional(),
+  /**
+   * Code in the price list. `{section}` stands for the timber of each piece, other names in braces for parameters.
+   * Empty for hours of labour, and for a step that other rules use.
+   */
+  item: z.string().max(120),
+  /** Cut: its pieces are cut from stock lengths. Run: stock lengths joined end to end. Whole: by the price list's pack. */
+  buying: z.enum(BUYING),
+  /** Added to what is counted before it is bought; the price list's own where there is none. */
+  wastePercent: z.number().min(0).max(100).optional(),
+  /** Labour task of the company, reckoned on what is counted. */
+  task: z.string().max(60).optional(),
+  /** Why it is there, in the builder's words. */
+  sentence: z.string().min(1).max(400),
+  /** Where the rule is from: a published table, or common practice. */
+  source: z.string().max(300).optional(),
 });
-export type SheathingRule = z.infer<typeof sheathingSchema>;
+export type AssemblyRule = z.infer<typeof ruleSchema>;
 
 /** Header by opening width: the builder's schedule or the engineer's, never designed here. */
 const headerRowSchema = z.object({
@@ -39,33 +69,90 @@ const headerRowSchema = z.object({
 });
 export type HeaderRow = z.infer<typeof headerRowSchema>;
 
-const wordingSchema = z.object({
-  when: z.enum(["always", "bearing", "not-bearing", "openings", "sheathed"]),
-  /** Names in braces are replaced: {length}, {height}, {studSize}, {spacing}, {topPlates}, {openings}, {name}. */
-  text: z.string().min(1),
+const sheetRuleSchema = z.object({
+  /** Parameter that says which size of sheet. */
+  size: nameSchema,
+  direction: z.enum(["upright", "lying"]),
+  /** Offcuts smaller than this either way are waste. */
+  leastOffcutNm: z.int().min(0),
 });
 
-/** How one kind of part is built, as data. One for each measuring system. */
-export const assemblySchema = z.object({
-  id: z.string().min(1),
-  version: z.int().positive(),
-  name: z.string().min(1),
-  appliesTo: z.literal("stud-wall"),
-  system: z.enum(["imperial", "metric"]),
-  headerSchedule: z.array(headerRowSchema).min(1),
+/** How a frame is laid out, beyond what each wall chooses for itself. */
+export const framingRulesSchema = z.object({
+  headerSchedule: z.array(headerRowSchema).min(1).max(40),
   /** Plates laid flat over an opening that carries nothing. */
   flatPlates: z.int().min(1).max(3),
   longestPlateNm: z.int().positive(),
-  spliceStaggerNm: z.int().positive(),
-  fastenings: z.array(fasteningSchema),
-  sheathing: sheathingSchema,
-  labourTasks: z.record(z.enum([...FRAMING_ROLES, "sheet"]), z.string().min(1)),
-  wording: z.array(wordingSchema),
+  spliceStaggerNm: z.int().min(0),
+  ladderSpacingNm: z.int().positive(),
+  boltSpacingNm: z.int().positive(),
+  /** A bolt at most this far from each end of a plate. */
+  boltFromEndNm: z.int().positive(),
+  /** How far the board clips of a two-stud corner are apart. */
+  clipSpacingNm: z.int().positive(),
+  sheathing: sheetRuleSchema,
+  boards: sheetRuleSchema,
 });
+export type FramingRules = z.infer<typeof framingRulesSchema>;
+
+const wordingSchema = z.object({
+  when: formulaSchema.optional(),
+  /** Names in braces are replaced by their values: `{length}`, `{studSize}`. */
+  text: z.string().min(1).max(600),
+});
+
+const exampleOpeningSchema = z.object({
+  kind: z.enum(["door", "window", "plain"]),
+  position: z.string().max(40),
+  width: z.string().max(40),
+  height: z.string().max(40),
+  sill: z.string().max(40),
+});
+
+/** A case worked by hand, that is worked again at every change of the assembly. */
+export const exampleSchema = z.object({
+  name: z.string().min(1).max(160),
+  /** Figures as a tape pad takes them, by the path of the figure: `length`: `12'`. */
+  figures: z.record(z.string(), z.string().max(80)),
+  openings: z.array(exampleOpeningSchema).max(20),
+  /** Counts that are not figures: corners and meeting walls of totals, spots. */
+  counts: z.record(z.string(), z.int().min(0)),
+  choices: z.record(z.string(), scalarSchema),
+  expected: z.array(z.object({ rule: nameSchema, quantity: z.number() })).max(60),
+  source: z.string().min(1).max(300),
+});
+export type AssemblyExample = z.infer<typeof exampleSchema>;
+
+/** How something is built, as data: parameters, rules, wording, worked examples. One for each measuring system. */
+export const assemblySchema = z
+  .object({
+    schemaVersion: z.literal(2),
+    id: z
+      .string()
+      .regex(/^[a-z0-9][a-z0-9-]*$/, "An id is small letters, digits and hyphens.")
+      .max(60),
+    version: z.int().positive(),
+    name: z.string().trim().min(1, "Give the assembly a name.").max(120),
+    about: z.string().max(600),
+    appliesTo: z.enum(ASSEMBLY_PARTS),
+    system: z.enum(["imperial", "metric"]),
+    /** Lays out a frame of its own; without it, an assembly counts what is measured and what is already laid out. */
+    framing: framingRulesSchema.optional(),
+    parameters: z.array(parameterSchema).max(60),
+    rules: z.array(ruleSchema).max(120),
+    wording: z.array(wordingSchema).max(40),
+    examples: z.array(exampleSchema).max(40),
+  })
+  .meta({
+    title: "Wide Porch assembly",
+    description: "How a kind of part is built. Lengths are whole nanometres; formulas work in metres.",
+  });
 export type Assembly = z.infer<typeof assemblySchema>;
+
+/** The published JSON Schema, draft 2020-12. */
+export const assemblyJsonSchema = (): Record<string, unknown> => ({
+  ...z.toJSONSchema(assemblySchema, { io: "input" }),
+});
 
 /** The price list's code for a timber section. */
 export const timberCode = (sectionId: string): string => `timber/${sectionId}`;
-
-/** What laying out the framing needs of an assembly. */
-export type FramingRules = Pick<Assembly, "headerSchedule" | "flatPlates" | "longestPlateNm" | "spliceStaggerNm">;

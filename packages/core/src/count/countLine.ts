@@ -1,31 +1,52 @@
-import type { MeasureWorking } from "../parts";
+import type { BUYING } from "../assemblies";
+import type { AssemblyRef, MeasureWorking } from "../parts";
 import type { Nanometres } from "../units";
-
-export type Trade = "Framing" | "Sheathing" | "Fixings";
-export type CountUnit = "piece" | "sheet" | "nail";
 
 /** How a quantity came to be, for reading on site. */
 export type Working = MeasureWorking & {
   /** Figures and choices of the part that it stands on: paths within the part. */
   readonly from: readonly { readonly path: string; readonly label: string }[];
   /** A published source, or "common practice". */
-  readonly source?: string;
+  readonly source?: string | undefined;
 };
+
+/** Laid out: as many as are drawn. Reckoned: from totals. Formula: worked out from measured values. */
+export type Basis = "laid-out" | "reckoned" | "formula";
 
 /** A quantity of one item for one part. `quantity` is what is fixed; what is bought is the order's business. */
 export type CountLine = {
+  /** Unique in the job: the part's id and the key. */
   readonly id: string;
+  /** Within the part; stays the same from count to count. */
+  readonly key: string;
   readonly partId: string;
   readonly partName: string;
-  readonly trade: Trade;
+  readonly storey: string;
+  readonly location: string;
+  readonly assembly: AssemblyRef & { readonly name: string };
+  readonly rule: string;
+  readonly trade: string;
+  readonly phase: string;
   readonly description: string;
+  /** Empty for hours. */
   readonly itemCode: string;
+  /** In base units where it is measured: metres, square metres. A count for all else. */
   readonly quantity: number;
-  readonly unit: CountUnit;
-  /** For lengths of timber: one entry a piece, in the order of `pieceIds`. */
+  /** As reckoned; differs from `quantity` where a person set it. */
+  readonly computed: number;
+  /** Why a person set it. */
+  readonly byHand?: string | undefined;
+  /** What keeps it from being counted, in words; the quantity is then 0. */
+  readonly missing?: string | undefined;
+  readonly unit: string;
+  readonly basis: Basis;
+  readonly buying: (typeof BUYING)[number];
+  readonly wastePercent?: number | undefined;
+  /** For what is cut from lengths: one entry a piece, in the order of `pieceIds`. */
   readonly cutLengthsNm: readonly Nanometres[];
   /** The placed pieces it counts; empty for what is not drawn. */
   readonly pieceIds: readonly string[];
-  readonly labourTask?: string;
+  readonly labourTask?: string | undefined;
+  /** Written when it is first read: most lines are never opened. */
   readonly working: Working;
 };

@@ -1,4 +1,10 @@
+export * from "./compareCounts";
+export { plainLine } from "./countedLine";
 export * from "./countJob";
 export * from "./countLine";
+export { countPart } from "./countPart";
+export { valueText } from "./explain";
 export * from "./partCount";
-export { nailsInPiece, nailsInSheet } from "./stud-wall/fixings";
+export * from "./quantityText";
+export * from "./runExamples";
+export { fixingsInSheet } from "./stud-wall";

@@ -11,6 +11,8 @@ export type PartCount = {
   /** Whether it waits for a measurement before it can be counted. */
   readonly waits: boolean;
   readonly lines: readonly CountLine[];
+  /** What the quote says of it. */
+  readonly scope: readonly string[];
   readonly pieces: readonly Piece[];
   readonly drawing: Drawing;
   readonly problems: readonly Problem[];

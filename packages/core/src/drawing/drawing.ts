@@ -7,21 +7,34 @@ export type DrawnRole =
   | "outline"
   | "opening"
   | "bottom-plate"
+  | "treated-plate"
   | "top-plate"
   | "cap-plate"
   | "flat-plate"
   | "stud"
+  | "corner-stud"
+  | "meeting-stud"
+  | "ladder-block"
   | "king"
   | "jack"
   | "cripple-above"
   | "cripple-below"
   | "header"
+  | "header-packing"
   | "sill"
-  | "sheet";
+  | "blocking"
+  | "sheathing"
+  | "board-near"
+  | "board-far"
+  | "anchor-bolt"
+  | "hold-down"
+  | "board-clip";
 
 export type DrawnRectangle = Rectangle & {
   readonly id: string;
   readonly role: DrawnRole;
+  /** Its corners in order, where it is not the rectangle: a rafter end, a plate along a slope. */
+  readonly points?: readonly Point[] | undefined;
 };
 
 /** A measured line with its figure. `path` is the figure it shows, where it can be typed. */

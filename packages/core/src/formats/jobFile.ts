@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { assemblySchema, houseStandardSchema } from "../assemblies";
 import { jobMigrations, jobSchema } from "../job";
 import { migrate } from "../migrations/migrate";
 import { PART_KINDS, PHOTO_TYPES, partSchema } from "../parts";
@@ -19,6 +20,9 @@ export const jobFileSchema = z
       .array(z.object({ id: z.string().min(1).max(40), contentType: z.enum(PHOTO_TYPES), base64: z.base64() }))
       .max(5000)
       .default([]),
+    /** The assemblies its parts are counted with, and the house standard. Files from before there were any have none. */
+    assemblies: z.array(assemblySchema).max(500).default([]),
+    standards: z.array(houseStandardSchema).max(10).default([]),
     quotes: z.array(z.object({ issuedAt: z.iso.datetime(), document: quoteDocumentSchema })).max(500),
   })
   .meta({

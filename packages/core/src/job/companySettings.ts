@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { usualCutting } from "../order";
 import { pricingSchema } from "../price";
 import { quoteSettingsSchema } from "../quote";
 import type { Job, NewJob } from "./schema";
@@ -13,8 +14,10 @@ export const companySettingsSchema = z.object({
 export type CompanySettings = z.infer<typeof companySettingsSchema>;
 
 export const startJob = (start: NewJob, company: CompanySettings): Job => ({
-  schemaVersion: 1,
+  schemaVersion: 2,
   ...start,
   pricing: company.pricing,
   quote: company.quote,
+  cutting: usualCutting,
+  standard: null,
 });

@@ -1,4 +1,7 @@
 import type { Migration } from "../migrations/migrate";
+import { usualCutting } from "../order";
 
-/** Version 1 is the first. */
-export const jobMigrations: readonly Migration[] = [];
+export const jobMigrations: readonly Migration[] = [
+  // How timber is cut, and the house standard it is counted by.
+  { to: 2, up: (job) => ({ ...job, cutting: usualCutting, standard: null }) },
+];

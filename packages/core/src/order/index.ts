@@ -1,4 +1,5 @@
-export * from "./cutBars";
+export * from "./cutting";
+export * from "./cuttingSettings";
 export * from "./orderJob";
 export * from "./orderLine";
 export * from "./priceItem";

@@ -2,19 +2,20 @@ import fc from "fast-check";
 import { countPart } from "../count";
 import { library, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches } from "../units";
-import { cutBars, orderJob } from "./index";
+import { cutQuickly, orderJob } from "./index";
 
 const piece = (id: string, lengthNm: number) => ({ id, lengthNm });
-const STOCK = [8, 10, 12, 14, 16].map(feet);
+const STOCK = [8, 10, 12, 14, 16].map((each) => ({ lengthNm: feet(each), cost: feet(each) }));
+const saw = (kerfNm: number) => ({ kerfNm, endTrimNm: 0 });
 
 describe("cutting bars", () => {
   it("gives precut studs of 92 5/8 in an 8 ft bar each rather than two out of 16 ft, which waste as much", () => {
-    const { bars } = cutBars([piece("a", inches(92.625)), piece("b", inches(92.625))], STOCK, inches(0.125));
+    const { bars } = cutQuickly([piece("a", inches(92.625)), piece("b", inches(92.625))], STOCK, saw(inches(0.125)));
     expect(bars.reduce((sum, bar) => sum + bar.stockNm, 0)).toBe(feet(16));
   });
 
   it("says which pieces no stock reaches", () => {
-    const { bars, tooLong } = cutBars([piece("long", feet(22)), piece("short", feet(3))], STOCK, 0);
+    const { bars, tooLong } = cutQuickly([piece("long", feet(22)), piece("short", feet(3))], STOCK, saw(0));
     expect(tooLong.map((each) => each.id)).toEqual(["long"]);
     expect(bars).toHaveLength(1);
   });
@@ -24,7 +25,7 @@ describe("cutting bars", () => {
     fc.assert(
       fc.property(lengths, (all) => {
         const pieces = all.map((lengthNm, index) => piece(String(index), lengthNm));
-        const { bars } = cutBars(pieces, STOCK, inches(0.125));
+        const { bars } = cutQuickly(pieces, STOCK, saw(inches(0.125)));
         const cut = bars.flatMap((bar) => bar.pieces.map((each) => each.id));
         expect(cut.toSorted()).toEqual(pieces.map((each) => each.id).toSorted());
         const over = bars.filter((bar) => {
@@ -49,10 +50,12 @@ describe("the order", () => {
   });
 
   it("adds the waste before it rounds up to whole boxes", () => {
-    const nails = [{ ...lines[0], itemCode: "nail/16d", quantity: 210, cutLengthsNm: [] }] as typeof lines;
+    const nails = [
+      { ...lines[0], itemCode: "nail/16d", unit: "nail", buying: "whole", quantity: 210, cutLengthsNm: [] },
+    ] as typeof lines;
     const line = orderJob(nails, starterPriceList, "imperial").lines[0];
     // 210 and 5 % is 220.5; a box holds 220.
-    expect(line).toMatchObject({ quantity: 2, note: "210 counted + 5 % waste, 220 to a 5 lb box" });
+    expect(line).toMatchObject({ quantity: 2, need: "210 nails", note: "210 nails + 5 % waste, 220 to a 5 lb box" });
   });
 
   it("lists what the price list lacks, with no price, and says what for", () => {

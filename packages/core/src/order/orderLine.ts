@@ -1,5 +1,5 @@
 import type { Nanometres } from "../units";
-import type { Bar } from "./cutBars";
+import type { CutList } from "./cutting";
 
 /** One thing to buy for the whole job. */
 export type OrderLine = {
@@ -13,13 +13,19 @@ export type OrderLine = {
   /** For one of what is bought; null when the price list gives none. */
   readonly unitPrice: string | null;
   readonly countLineIds: readonly string[];
+  /** What the job needs, as counted. */
+  readonly need: string;
+  /** What is added for waste; empty for none. */
+  readonly waste: string;
   readonly note: string;
 };
 
+/** The cut list of one item. `kept` says that it is one worked out before and kept. */
+export type ItemCut = CutList & { readonly itemCode: string; readonly name: string; readonly kept: boolean };
+
 export type Order = {
   readonly lines: readonly OrderLine[];
-  /** Cut bars by item code. */
-  readonly bars: Readonly<Record<string, readonly Bar[]>>;
+  readonly cuts: readonly ItemCut[];
   /** What could not be ordered, in words. */
   readonly problems: readonly { readonly code: string; readonly path: string; readonly message: string }[];
 };

@@ -21,6 +21,13 @@ const buyingSchema = z.discriminatedUnion("by", [
     packName: z.string().min(1).max(60),
     price: priceSchema,
   }),
+  /** A roll, bag or tin that covers so much: square metres, metres, cubic metres or kilograms, as it is counted. */
+  z.object({
+    by: z.literal("cover"),
+    cover: z.number().positive(),
+    packName: z.string().min(1).max(60),
+    price: priceSchema,
+  }),
 ]);
 
 /** Something bought: how it is counted, how it is sold, and for how much. */

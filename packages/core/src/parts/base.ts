@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { type AssemblyUse, assemblyUseSchema, type HandSet, handSetSchema } from "./use";
 
 /** A picture of the part; its bytes lie apart, under the same id. */
 export const photoSchema = z.object({ id: z.string().min(1).max(40), caption: z.string().max(200) });
@@ -18,6 +19,10 @@ export const partBase = {
   location: z.string().max(120),
   notes: z.string().max(LONGEST_NOTES),
   photos: z.array(photoSchema).max(60),
+  /** Assemblies that apply to it. Records from before there were any have none. */
+  uses: z.array(assemblyUseSchema).max(20).default([]),
+  /** Counts that people set by hand. */
+  handSet: z.array(handSetSchema).max(200).default([]),
 };
 
 export const FIRST_STOREY = "Ground";
@@ -29,4 +34,6 @@ export const newBase = (id: string, name: string) => ({
   location: "",
   notes: "",
   photos: [],
+  uses: [] as AssemblyUse[],
+  handSet: [] as HandSet[],
 });

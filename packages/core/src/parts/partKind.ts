@@ -5,6 +5,7 @@ import type { Migration } from "../migrations/migrate";
 import type { Problem } from "../problems/problem";
 import type { MeasuringSystem, Nanometres } from "../units";
 import type { Dimension } from "./dimension";
+import type { Quantity, QuantityValues } from "./quantity";
 import type { SharedOpening } from "./room/openings";
 import type { SectionBook } from "./section";
 import type { MeasureWorking } from "./working";
@@ -64,6 +65,9 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly migrations: readonly Migration[];
   readonly defaults: (id: string, name: string, context: PartContext) => P;
   readonly measures: (part: P, context: PartContext, around: Surroundings) => readonly Measure[];
+  /** What formulas can say of such parts, and its values for one of them. */
+  readonly quantityNames: readonly Quantity[];
+  readonly quantities: (part: P, around: Surroundings) => QuantityValues;
   readonly outline: (part: P) => Rectangle;
   readonly draw: (part: P, context: PartContext, around: Surroundings) => D;
   readonly problems: (part: P, context: PartContext) => readonly Problem[];

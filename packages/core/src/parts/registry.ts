@@ -6,6 +6,7 @@ import { type Room, roomKind, roomSchema } from "./room";
 import { type SpotsPart, spotsKind, spotsSchema } from "./spots";
 import { type StoreyPart, storeyKind, storeySchema } from "./storey";
 import { type StudWall, studWallKind, studWallSchema } from "./stud-wall";
+import { type WallTotals, wallTotalsKind, wallTotalsSchema } from "./wall-totals";
 
 /** Every kind of part. A new kind is a folder here, a line in `PART_KINDS` and one in `partSchema`. */
 export const PART_KINDS = {
@@ -15,6 +16,7 @@ export const PART_KINDS = {
   area: areaKind,
   spots: spotsKind,
   storey: storeyKind,
+  "wall-totals": wallTotalsKind,
 } as const;
 
 export const partSchema = z.discriminatedUnion("kind", [
@@ -24,8 +26,9 @@ export const partSchema = z.discriminatedUnion("kind", [
   areaSchema,
   spotsSchema,
   storeySchema,
+  wallTotalsSchema,
 ]);
-export type Part = Room | StudWall | LengthPart | AreaPart | SpotsPart | StoreyPart;
+export type Part = Room | StudWall | LengthPart | AreaPart | SpotsPart | StoreyPart | WallTotals;
 
 /** The kind of a part. Its functions take the part it was asked for. */
 export function kindOf<P extends Part>(part: P): PartKind<P> {

@@ -1,5 +1,5 @@
 import Big from "big.js";
-import type { PartCount } from "../count";
+import type { CountLine, PartCount } from "../count";
 import type { Order } from "../order";
 import { type Problem, problem } from "../problems/problem";
 import { allocateMoney, type Money, percentOf, priceTimes, sumMoney, toMoney } from "../units";
@@ -56,8 +56,13 @@ export const marginFromMarkup = (markupPercent: string): string => {
   return markup.div(markup.plus(1)).times(100).round(2, Big.roundHalfUp).toString();
 };
 
-export function buildUpJob(counts: readonly PartCount[], order: Order, pricing: Pricing): BuildUp {
-  const lines = [...materialLines(order), ...labourLines(counts, pricing), ...extraLines(pricing)];
+export function buildUpJob(
+  counts: readonly PartCount[],
+  order: Order,
+  pricing: Pricing,
+  productivity: Productivity = AS_USUAL,
+): BuildUp {
+  const lines = [...materialLines(order), ...labourLines(counts, pricing, productivity), ...extraLines(pricing)];
   const kinds = COST_KINDS.map((kind) => kindTotal(kind, lines, pricing));
   const cost = sumMoney(kinds.map((each) => each.cost));
   const overhead = percentOf(cost, pricing.overheadPercent);
@@ -81,7 +86,7 @@ export function buildUpJob(counts: readonly PartCount[], order: Order, pricing: 
     markupOnCostPercent: share(markup, fullCost),
     marginOnPricePercent: share(markup, priceBeforeTax),
     labourHours: hoursOf(lines),
-    byPart: pricesByPart(counts, order, pricing, priceBeforeTax),
+    byPart: pricesByPart(counts, order, pricing, priceBeforeTax, productivity),
     problems: [...order.problems, ...missingPrices(order), ...missingTasks(counts, pricing)],
   };
 }
@@ -98,17 +103,45 @@ function materialLines(order: Order): CostLine[] {
   }));
 }
 
-function labourLines(counts: readonly PartCount[], pricing: Pricing): CostLine[] {
+/** Hours of a task in percent of the company's usual: how a house standard makes work slower or faster. */
+export type Productivity = (task: string) => number;
+const AS_USUAL: Productivity = () => 100;
+
+function labourLines(counts: readonly PartCount[], pricing: Pricing, productivity: Productivity): CostLine[] {
+  const lines = counts.flatMap((count) => count.lines);
+  return [...taskLines(lines, pricing, productivity), ...hourLines(lines, pricing)];
+}
+
+/** Hours that rules give themselves: half an hour to a door. One line for each thing done. */
+function hourLines(lines: readonly CountLine[], pricing: Pricing): CostLine[] {
+  const byName = new Map<string, Big>();
+  for (const line of lines) {
+    if (line.unit !== "hour" || line.quantity === 0) continue;
+    byName.set(line.description, (byName.get(line.description) ?? new Big(0)).plus(line.quantity.toFixed(4)));
+  }
+  return [...byName].map(([description, hours]) => ({
+    id: `labour/hours/${description}`,
+    kind: "labour",
+    description: `${description}: ${hours.toString()} h`,
+    quantity: hours.toString(),
+    unitName: "h",
+    unitCost: pricing.ratePerHour,
+    cost: priceTimes(pricing.ratePerHour, hours.toString()),
+  }));
+}
+
+function taskLines(all: readonly CountLine[], pricing: Pricing, productivity: Productivity): CostLine[] {
   return pricing.tasks.flatMap((task): CostLine[] => {
-    const lines = counts.flatMap((count) => count.lines).filter((line) => line.labourTask === task.id);
-    const quantity = lines.reduce((sum, line) => sum + line.quantity, 0);
+    const lines = all.filter((line) => line.labourTask === task.id);
+    const quantity = Number(lines.reduce((sum, line) => sum + line.quantity, 0).toFixed(3));
     if (quantity === 0) return [];
-    const hours = new Big(task.hoursPerUnit).times(quantity);
+    const percent = productivity(task.id);
+    const hours = new Big(task.hoursPerUnit).times(quantity).times(percent).div(100).round(4);
     return [
       {
         id: `labour/${task.id}`,
         kind: "labour",
-        description: `${task.name}: ${quantity} × ${task.hoursPerUnit} h`,
+        description: `${task.name}: ${quantity} × ${task.hoursPerUnit} h${percent === 100 ? "" : ` × ${percent} %`}`,
         quantity: hours.toString(),
         unitName: "h",
         unitCost: pricing.ratePerHour,
@@ -148,10 +181,16 @@ const hoursOf = (lines: readonly CostLine[]): string =>
     .toString();
 
 /** Extras belong to no part; they are shown as a line of their own when there are any. */
-function pricesByPart(counts: readonly PartCount[], order: Order, pricing: Pricing, price: Money): PartPrice[] {
+function pricesByPart(
+  counts: readonly PartCount[],
+  order: Order,
+  pricing: Pricing,
+  price: Money,
+  productivity: Productivity,
+): PartPrice[] {
   const extras = pricing.extras.reduce((sum, extra) => sum + Number(extra.cost), 0);
   const rows = [
-    ...partWeights(counts, order, pricing),
+    ...partWeights(counts, order, pricing, productivity),
     ...(extras > 0 ? [{ partId: "", name: "Plant, subcontract and other items", weight: extras }] : []),
   ];
   const shares = allocateMoney(

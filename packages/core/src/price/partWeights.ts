@@ -9,7 +9,12 @@ const usageOf = (line: CountLine): number =>
   line.cutLengthsNm.length > 0 ? line.cutLengthsNm.reduce((sum, lengthNm) => sum + lengthNm, 0) : line.quantity;
 
 /** The direct cost each part causes, as plain numbers to share a price by. Rounding is left to the sharing. */
-export function partWeights(counts: readonly PartCount[], order: Order, pricing: Pricing): PartWeight[] {
+export function partWeights(
+  counts: readonly PartCount[],
+  order: Order,
+  pricing: Pricing,
+  productivity: (task: string) => number,
+): PartWeight[] {
   const costByItem = new Map<string, number>();
   for (const line of order.lines) {
     const cost = Number(line.unitPrice ?? 0) * line.quantity;
@@ -23,9 +28,11 @@ export function partWeights(counts: readonly PartCount[], order: Order, pricing:
   const weightOf = (line: CountLine): number => {
     const usage = usageByItem.get(line.itemCode) ?? 0;
     const material = usage > 0 ? ((costByItem.get(line.itemCode) ?? 0) * usageOf(line)) / usage : 0;
-    const labour = line.labourTask
-      ? (hours.get(line.labourTask) ?? 0) * line.quantity * Number(pricing.ratePerHour)
+    const own = line.unit === "hour" ? line.quantity : 0;
+    const task = line.labourTask
+      ? ((hours.get(line.labourTask) ?? 0) * line.quantity * productivity(line.labourTask)) / 100
       : 0;
+    const labour = (own + task) * Number(pricing.ratePerHour);
     return material + labour;
   };
   return counts.map((count) => ({

@@ -1,4 +1,3 @@
 export * from "./document";
 export * from "./quoteJob";
 export * from "./settings";
-export { openingsText, scopeOf } from "./wording";

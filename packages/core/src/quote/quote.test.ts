@@ -1,7 +1,8 @@
+import { openingsText } from "../count/stud-wall/words";
 import { draftQuote, reckonJob, startJob } from "../job";
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, sumMoney } from "../units";
-import { addDays, openingsText, quoteDocumentSchema } from "./index";
+import { addDays, quoteDocumentSchema } from "./index";
 
 const start = { title: "T", customerName: "C", site: "S", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
@@ -17,7 +18,7 @@ const wall = wallOf("imperial", {
 });
 const quote = (changes: Partial<typeof job> = {}, walls = [wall]) => {
   const changed = { ...job, ...changes };
-  return draftQuote(changed, walls, reckonJob(changed, walls, starterPriceList, library), issue, library);
+  return draftQuote(changed, walls, reckonJob(changed, walls, starterPriceList, library), issue);
 };
 
 describe("the quote", () => {

@@ -1,11 +1,9 @@
-import { assemblyFor, type Library, partContext } from "../assemblies";
 import type { PartCount } from "../count";
 import type { Part } from "../parts";
 import type { BuildUp } from "../price";
 import type { MeasuringSystem } from "../units";
 import type { QuoteDocument } from "./document";
 import type { QuoteSettings } from "./settings";
-import { scopeOf } from "./wording";
 
 export type QuoteInput = {
   readonly number: string;
@@ -23,7 +21,6 @@ export type QuoteInput = {
   readonly parts: readonly Part[];
   readonly counts: readonly PartCount[];
   readonly buildUp: BuildUp;
-  readonly library: Library;
 };
 
 /** Adds days to an ISO date, in UTC so that no time zone moves it. Throws for a date that is none. */
@@ -56,18 +53,18 @@ export function quoteJob(input: QuoteInput): QuoteDocument {
   };
 }
 
-function sectionsOf({ parts, counts, buildUp, library, job, settings }: QuoteInput): QuoteDocument["sections"] {
-  const context = partContext(job.system, library);
+function sectionsOf({ parts, counts, buildUp, settings }: QuoteInput): QuoteDocument["sections"] {
   const shown = (partId: string): string | null => {
     if (settings.detail === "one-price") return null;
     return buildUp.byPart.find((each) => each.partId === partId)?.price ?? "0.00";
   };
+  const scopes = new Map(counts.map((count) => [count.partId, count.scope]));
   const countedIds = new Set(counts.filter((count) => count.lines.length > 0).map((count) => count.partId));
   const sections = parts
     .filter((part) => countedIds.has(part.id))
     .map((part) => ({
       heading: [part.location, part.name].filter(Boolean).join(": "),
-      paragraphs: part.kind === "stud-wall" ? scopeOf(part, assemblyFor(part, job.system, library), context) : [],
+      paragraphs: [...(scopes.get(part.id) ?? [])],
       price: shown(part.id),
     }));
   const extras = buildUp.byPart.find((each) => each.partId === "");

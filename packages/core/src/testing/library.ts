@@ -1,15 +1,32 @@
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
-import { type Assembly, assemblyFor, partContext } from "../assemblies";
+import { type Assembly, type FramingRules, findAssembly, partContext } from "../assemblies";
 import type { Drawing, ElevationDrawing } from "../drawing/drawing";
-import { confirmedChoice, measured, type Opening, type StudWall, studWallKind } from "../parts";
+import {
+  confirmedChoice,
+  type FramingParameters,
+  measured,
+  type Opening,
+  type ParameterName,
+  type StudWall,
+  studWallKind,
+} from "../parts";
 import type { MeasuringSystem, Nanometres } from "../units";
 
 export { library, starterCompanySettings, starterPriceList };
 
 export const contexts = { imperial: partContext("imperial", library), metric: partContext("metric", library) };
 
-export function assemblyOf(system: MeasuringSystem): Assembly {
-  return assemblyFor(studWallKind.defaults("wall", "Wall", contexts[system]), system, library);
+/** A starter assembly. Throws for one there is not. */
+export function assemblyOf(system: MeasuringSystem, id = "inside-wall"): Assembly {
+  const found = findAssembly({ id, version: 1 }, system, library);
+  if (!found) throw new Error(`assemblyOf: the library has no ${system} "${id}"`);
+  return found;
+}
+
+export function framingOf(system: MeasuringSystem, id?: string): FramingRules {
+  const { framing } = assemblyOf(system, id);
+  if (!framing) throw new Error(`framingOf: ${id} lays out no frame`);
+  return framing;
 }
 
 type WallInput = {
@@ -21,14 +38,19 @@ type WallInput = {
   readonly bearing?: boolean;
   readonly sheathed?: boolean;
   readonly openings?: readonly Opening[];
+  /** Other choices, confirmed. */
+  readonly choices?: { readonly [K in ParameterName]?: FramingParameters[K]["value"] };
+  readonly assemblyId?: string;
 };
 
 /** A measured wall for a test; what is not given is the default. */
 export function wallOf(system: MeasuringSystem, input: WallInput): StudWall {
   const start = studWallKind.defaults("wall", "Test wall", contexts[system]);
   const { parameters } = start;
+  const chosen = Object.entries(input.choices ?? {}).map(([key, value]) => [key, confirmedChoice(value)]);
   return {
     ...start,
+    assembly: { id: input.assemblyId ?? start.assembly.id, version: 1 },
     length: measured(input.lengthNm, ""),
     height: measured(input.heightNm, ""),
     openings: [...(input.openings ?? [])],
@@ -39,6 +61,7 @@ export function wallOf(system: MeasuringSystem, input: WallInput): StudWall {
       topPlates: confirmedChoice(input.topPlates ?? parameters.topPlates.value),
       bearing: confirmedChoice(input.bearing ?? false),
       sheathed: confirmedChoice(input.sheathed ?? false),
+      ...Object.fromEntries(chosen),
     },
   };
 }

@@ -1,4 +1,5 @@
 import { DataSource, type EntityManager } from "typeorm";
+import { assemblyEntity, standardEntity } from "../assemblies/entity";
 import { companyEntity, userEntity } from "../companies/entity";
 import type { Config } from "../config";
 import { commandEntity, jobEntity } from "../jobs/entity";
@@ -7,6 +8,7 @@ import { photoEntity } from "../photos/entity";
 import { priceItemEntity } from "../priceList/entity";
 import { quoteEntity } from "../quotes/entity";
 import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
+import { Assemblies1764200000000 } from "./assemblies";
 import { Initial1764000000000 } from "./initial";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
 
@@ -21,7 +23,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
     charset: "utf8mb4",
     timezone: "Z",
     synchronize: false,
-    migrations: [Initial1764000000000, SiteMeasuring1764100000000],
+    migrations: [Initial1764000000000, SiteMeasuring1764100000000, Assemblies1764200000000],
     entities: [
       companyEntity,
       userEntity,
@@ -34,6 +36,8 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       photoEntity,
       priceItemEntity,
       quoteEntity,
+      assemblyEntity,
+      standardEntity,
     ],
   });
 }

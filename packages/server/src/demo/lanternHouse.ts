@@ -123,6 +123,7 @@ type DemoWall = {
   readonly room: string;
   readonly host: string;
   readonly stretch: WallOnPlan["stretch"];
+  readonly assembly: string;
 };
 
 const WHOLE = { how: "whole" } as const;
@@ -139,6 +140,7 @@ const WALLS: DemoWall[] = [
     room: "Boot room",
     host: "a",
     stretch: ROOM,
+    assembly: "outside-wall",
   },
   {
     name: "Gable end",
@@ -149,6 +151,7 @@ const WALLS: DemoWall[] = [
     room: "Boot room",
     host: "b",
     stretch: WHOLE,
+    assembly: "outside-wall",
   },
   {
     name: "Lane side",
@@ -159,6 +162,7 @@ const WALLS: DemoWall[] = [
     room: "Boot room",
     host: "c",
     stretch: WHOLE,
+    assembly: "outside-wall",
   },
   {
     name: "Drying cupboard",
@@ -169,6 +173,7 @@ const WALLS: DemoWall[] = [
     room: "Drying cupboard",
     host: "c",
     stretch: WHOLE,
+    assembly: "outside-wall",
   },
   {
     name: "Closet partition",
@@ -179,6 +184,7 @@ const WALLS: DemoWall[] = [
     room: "Small bedroom",
     host: "b",
     stretch: WHOLE,
+    assembly: "partition",
   },
 ];
 
@@ -191,6 +197,7 @@ function onPlan(demo: DemoWall, rooms: readonly Room[], newId: () => string, con
     storey: room.storey,
     location: demo.location,
     plan: { roomId: room.id, hostId: demo.host, stretch: demo.stretch },
+    assembly: { id: demo.assembly, version: 1 },
     parameters: parametersOf(start, demo),
   };
 }
@@ -203,7 +210,7 @@ const parametersOf = (
   studSize: confirmedChoice<string>(studSize),
   bearing: confirmedChoice(bearing),
   sheathed: confirmedChoice(sheathed),
-  topPlates: confirmedChoice(bearing ? 2 : parameters.topPlates.value),
+  ...(bearing ? { topPlates: confirmedChoice(2) } : {}),
 });
 
 type LoneOpening = {
@@ -231,7 +238,12 @@ function enter(wall: StudWall, path: string, typed: string, context: PartContext
 function houseWall(newId: () => string, context: PartContext): StudWall {
   const start = studWallKind.defaults(newId(), "House wall", context);
   const choices = parametersOf(start, { studSize: "2x6", bearing: false, sheathed: true });
-  const wall: StudWall = { ...start, location: "Wrap-around porch", parameters: choices };
+  const wall: StudWall = {
+    ...start,
+    location: "Wrap-around porch",
+    assembly: { id: "outside-wall", version: 1 },
+    parameters: choices,
+  };
   const sized = enter(enter(wall, "length", "24'", context), "height", "9'1 1/8", context);
   return HOUSE_WALL.reduce((current, demo, index) => withLoneOpening(current, demo, index, context), sized);
 }
@@ -247,6 +259,13 @@ function withLoneOpening(wall: StudWall, demo: LoneOpening, index: number, conte
   );
 }
 
+/** Boards on its walls and ceiling, in the longest sheets. */
+const boarded = (id: string) => ({
+  id,
+  assembly: { id: "room-board", version: 1 },
+  choices: { boardSheet: "board-4x12" },
+});
+
 /** Two storeys of rooms, the new walls on their plan, the porch's own wall, and loose parts. */
 export function lanternHouse(newId: () => string, context: PartContext): Part[] {
   const rooms = demoRooms(ROOMS, newId, context);
@@ -255,7 +274,7 @@ export function lanternHouse(newId: () => string, context: PartContext): Part[] 
   return [
     { ...ground, outsideAcross: measured(feet(32) + inches(6.25), "32'6 1/4") },
     upper,
-    ...rooms,
+    ...rooms.map((room) => (room.name === "Boot room" ? { ...room, uses: [boarded(newId())] } : room)),
     ...WALLS.map((wall) => onPlan(wall, rooms, newId, context)),
     houseWall(newId, context),
     {
@@ -267,8 +286,24 @@ export function lanternHouse(newId: () => string, context: PartContext): Part[] 
       location: "Wrap-around porch",
       notes: "Two at the steps are notched for the rail.",
       photos: [],
+      uses: [],
+      handSet: [],
       what: "post",
       count: 7,
+    },
+    {
+      kind: "spots",
+      schemaVersion: 1,
+      id: newId(),
+      name: "Inside doors",
+      storey: "Ground",
+      location: "Boot room",
+      notes: "",
+      photos: [],
+      uses: [{ id: newId(), assembly: { id: "door-set", version: 1 }, choices: {} }],
+      handSet: [],
+      what: "door",
+      count: 2,
     },
     {
       kind: "length",
@@ -279,6 +314,8 @@ export function lanternHouse(newId: () => string, context: PartContext): Part[] 
       location: "Wrap-around porch",
       notes: "",
       photos: [],
+      uses: [],
+      handSet: [],
       length: measured(feet(31) + inches(6), "31'6"),
     },
   ];

@@ -3,6 +3,7 @@ import { hash } from "@node-rs/argon2";
 import { type NewJob, type Part, partContext, startJob, studWallKind } from "@wide-porch/core";
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
+import { insertStarters } from "../assemblies/store";
 import { companyEntity, userEntity } from "../companies/entity";
 import { insertJob } from "../jobs/routes";
 import { partEntity } from "../parts/entity";
@@ -40,6 +41,7 @@ export async function loadDemo(dataSource: DataSource): Promise<void> {
     await manager.getRepository(userEntity).insert(users);
     const items = starterPriceList.map((item) => ({ companyId, code: item.code, revision: 1, data: item }));
     await manager.getRepository(priceItemEntity).insert(items);
+    await insertStarters(manager, companyId);
     const owner = users[0]?.id ?? "";
     await insertQuillmoor(manager, companyId, owner);
     await insertLanternHouse(manager, companyId, owner);
@@ -68,7 +70,8 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
   const extras = [
     { id: "saw-bench", kind: "plant" as const, description: "Hire of saw bench, one week", cost: "85.00" },
   ];
-  const job = { ...start, pricing: { ...start.pricing, extras } };
+  const standard = { id: "new-build", version: 1 };
+  const job = { ...start, pricing: { ...start.pricing, extras }, standard };
   const row = await insertJob(manager, companyId, job);
   await insertParts(manager, companyId, row.id, owner, lanternHouse(randomUUID, partContext("imperial", library)));
   await issueQuote(manager, companyId, row.id, owner);

@@ -12,6 +12,7 @@ import {
 import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
+import { libraryOf } from "../assemblies/store";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { unfit } from "../http/problemDetails";
@@ -23,6 +24,7 @@ import { insertPart } from "../parts/store";
 import { photoEntity } from "../photos/entity";
 import { keepPhoto, readPicture } from "../photos/store";
 import { quoteEntity } from "../quotes/entity";
+import { bringAlong } from "./bringAlong";
 
 export async function exportJob(
   source: DataSource | EntityManager,
@@ -31,6 +33,12 @@ export async function exportJob(
 ): Promise<JobFile> {
   const row = await jobOf(source, companyId, jobId);
   const parts = await partsOf(source, companyId, jobId);
+  const library = await libraryOf(
+    source,
+    companyId,
+    row.data,
+    parts.map((part) => part.data),
+  );
   const photos = await source.getRepository(photoEntity).findBy({ companyId, jobId });
   const quotes = await source
     .getRepository(quoteEntity)
@@ -41,6 +49,8 @@ export async function exportJob(
     job: row.data,
     parts: parts.map((part) => part.data),
     photos: photos.map(({ id, contentType, bytes }) => ({ id, contentType, base64: bytes.toString("base64") })),
+    assemblies: [...library.assemblies],
+    standards: library.standard ? [library.standard] : [],
     quotes: quotes.map((quote) => ({ issuedAt: quote.issuedAt.toISOString(), document: quote.document })),
   };
 }
@@ -66,7 +76,7 @@ export async function importJob(
   if (!result.ok) throw unfit(result.problems);
   const problems = partProblems(result.file);
   if (problems.length > 0) throw unfit(problems);
-  const { job, quotes } = result.file;
+  const { quotes } = result.file;
   const photoIds = new Map(result.file.photos.map((photo) => [photo.id, randomUUID()]));
   const pictures = result.file.photos.map((photo) => ({
     id: photoIds.get(photo.id) ?? photo.id,
@@ -77,9 +87,10 @@ export async function importJob(
     photos: part.photos.map((photo) => ({ ...photo, id: photoIds.get(photo.id) ?? photo.id })),
   }));
   return inTransaction(dataSource, async (manager) => {
-    const row = await insertJob(manager, companyId, job);
+    const brought = await bringAlong(manager, companyId, userId, result.file);
+    const row = await insertJob(manager, companyId, brought.job);
     const author = { userId, at: new Date() };
-    for (const part of parts) await insertPart(manager, row, part, author);
+    for (const part of parts) await insertPart(manager, row, brought.part(part), author);
     for (const { id, picture } of pictures) {
       await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture);
     }

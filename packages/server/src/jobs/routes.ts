@@ -1,8 +1,16 @@
 import { randomUUID } from "node:crypto";
-import { type Job, jobSchema, newJobSchema, reckonJob, startJob } from "@wide-porch/core";
-import { library } from "@wide-porch/library";
+import {
+  assemblySchema,
+  houseStandardSchema,
+  type Job,
+  jobSchema,
+  newJobSchema,
+  reckonJob,
+  startJob,
+} from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
+import { libraryOf } from "../assemblies/store";
 import { companyEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
@@ -19,7 +27,7 @@ const pageSchema = z.object({
 });
 
 const changesSchema = jobSchema
-  .pick({ title: true, customerName: true, site: true, pricing: true, quote: true })
+  .pick({ title: true, customerName: true, site: true, pricing: true, quote: true, cutting: true, standard: true })
   .partial()
   .strict();
 
@@ -27,7 +35,13 @@ const patchSchema = z
   .object({ commandId: z.uuid(), baseRevision: z.int().min(1), changes: changesSchema })
   .meta({ id: "JobChange" });
 
-const fullJobSchema = z.object({ job: jobAnswerSchema, parts: z.array(partAnswerSchema) });
+const fullJobSchema = z.object({
+  job: jobAnswerSchema,
+  parts: z.array(partAnswerSchema),
+  /** In the versions its parts are counted with. */
+  assemblies: z.array(assemblySchema),
+  standard: houseStandardSchema.nullable(),
+});
 
 export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
   endpoint({
@@ -71,7 +85,18 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     handle: async ({ user, param }) => {
       const row = await jobOf(dataSource, user.companyId, param("jobId"));
       const parts = await partsOf(dataSource, user.companyId, row.id);
-      return { job: jobAnswer(row, user.role), parts: parts.map(partAnswer) };
+      const { assemblies, standard } = await libraryOf(
+        dataSource,
+        user.companyId,
+        row.data,
+        parts.map((part) => part.data),
+      );
+      return {
+        job: jobAnswer(row, user.role),
+        parts: parts.map(partAnswer),
+        assemblies,
+        standard: standard ?? null,
+      };
     },
   }),
   endpoint({
@@ -105,7 +130,10 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     handle: async ({ user, param }) => {
       const { counts, order } = await reckon(dataSource, user.companyId, param("jobId"));
       const lines = order.lines.map(({ unitPrice: _, ...line }) => line);
-      return { counts: counts.map(({ drawing: _, ...count }) => count), order: { ...order, lines } };
+      return {
+        counts: counts.map(({ drawing: _, ...count }) => count),
+        order: { ...order, lines, cuts: order.cuts.map(({ cost: _cost, bound: _bound, ...cut }) => cut) },
+      };
     },
   }),
   endpoint({
@@ -121,14 +149,9 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
 
 async function reckon(dataSource: DataSource, companyId: string, jobId: string) {
   const row = await jobOf(dataSource, companyId, jobId);
-  const parts = await partsOf(dataSource, companyId, jobId);
+  const parts = (await partsOf(dataSource, companyId, jobId)).map((part) => part.data);
   const priceList = await priceListOf(dataSource, companyId);
-  return reckonJob(
-    row.data,
-    parts.map((part) => part.data),
-    priceList,
-    library,
-  );
+  return reckonJob(row.data, parts, priceList, await libraryOf(dataSource, companyId, row.data, parts));
 }
 
 export async function insertJob(

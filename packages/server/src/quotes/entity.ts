@@ -1,8 +1,13 @@
-import type { JobFile, PriceItem, QuoteDocument } from "@wide-porch/core";
+import type { Assembly, HouseStandard, JobFile, PriceItem, QuoteDocument } from "@wide-porch/core";
 import { EntitySchema } from "typeorm";
 
 /** What an issued quote was made from, so that it can be reckoned again years later. */
-export type QuoteSnapshot = Pick<JobFile, "job" | "parts"> & { priceList: readonly PriceItem[] };
+export type QuoteSnapshot = Pick<JobFile, "job" | "parts"> & {
+  priceList: readonly PriceItem[];
+  /** Missing in quotes issued before there were any. */
+  assemblies?: readonly Assembly[];
+  standard?: HouseStandard | null;
+};
 
 /** An issued quote is never changed. */
 export type QuoteRow = {

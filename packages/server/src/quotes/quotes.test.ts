@@ -73,7 +73,7 @@ describe("an issued quote", () => {
     await issue(jobId).expect(201);
     const [row] = await server.dataSource.query("SELECT snapshot FROM quote WHERE jobId = ?", [jobId]);
     const snapshot = typeof row.snapshot === "string" ? JSON.parse(row.snapshot) : row.snapshot;
-    expect(Object.keys(snapshot).toSorted()).toEqual(["job", "parts", "priceList"]);
+    expect(Object.keys(snapshot).toSorted()).toEqual(["assemblies", "job", "parts", "priceList", "standard"]);
   });
 });
 
@@ -100,7 +100,7 @@ describe("the PDF", () => {
         Number(match[1]?.replace(/,/g, "")),
       );
     const parts = amounts("Price for this part");
-    expect(parts).toHaveLength(7);
+    expect(parts).toHaveLength(9);
     const [before] = amounts("Price before tax");
     const [tax] = amounts("Sales tax at 6.5 %");
     expect(parts.reduce((sum, each) => sum + each, 0)).toBeCloseTo(before ?? 0, 2);

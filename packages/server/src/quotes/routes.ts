@@ -1,8 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { draftQuote, type QuoteDocument, quoteDocumentSchema, reckonJob } from "@wide-porch/core";
-import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
+import { libraryOf } from "../assemblies/store";
 import { companyEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
@@ -47,11 +47,12 @@ async function makeQuote(
   const company = await source.getRepository(companyEntity).findOneByOrFail({ id: companyId });
   const parts = (await partsOf(source, companyId, jobId)).map((part) => part.data);
   const priceList = await priceListOf(source, companyId);
+  const library = await libraryOf(source, companyId, row.data, parts);
   const reckoning = reckonJob(row.data, parts, priceList, library);
   const issue = { number, date: today(), company: { name: company.name, address: company.settings.address } };
   return {
-    document: draftQuote(row.data, parts, reckoning, issue, library),
-    snapshot: { job: row.data, parts, priceList },
+    document: draftQuote(row.data, parts, reckoning, issue),
+    snapshot: { job: row.data, parts, priceList, assemblies: library.assemblies, standard: library.standard ?? null },
   };
 }
 

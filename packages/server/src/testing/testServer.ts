@@ -7,6 +7,7 @@ import { pino } from "pino";
 import supertest from "supertest";
 import type { DataSource } from "typeorm";
 import { createApp } from "../app";
+import { insertStarters } from "../assemblies/store";
 import { companyEntity, type Role, userEntity } from "../companies/entity";
 import { type Config, readConfig } from "../config";
 import { createDataSource } from "../database/dataSource";
@@ -70,6 +71,7 @@ export async function addCompany(dataSource: DataSource, email: string, role: Ro
   await dataSource.getRepository(userEntity).insert(person);
   const items = starterPriceList.map((item) => ({ companyId, code: item.code, revision: 1, data: item }));
   await dataSource.getRepository(priceItemEntity).insert(items);
+  await insertStarters(dataSource, companyId);
 }
 
 export const newWall = (id: string = randomUUID()): StudWall => {

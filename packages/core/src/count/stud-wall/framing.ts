@@ -1,18 +1,17 @@
-import { type Assembly, timberCode } from "../../assemblies";
+import type { Assembly, FramingRules } from "../../assemblies";
 import type { FramingPiece, StudTally } from "../../layouts";
-import { type FramingRole, type PartContext, type StudWall, sectionOf, type WorkingStep } from "../../parts";
+import type { FramingRole, PartContext, PieceRole, StudWall, WorkingStep } from "../../parts";
 import { formatLength, formatRunningLength, formatSpacing, type MeasuringSystem } from "../../units";
-import type { CountLine, Working } from "../countLine";
-import { ROLE_WORDS } from "./roles";
+import type { RoleWorking } from "../laidPart";
 import { sourcesOf } from "./sources";
 
-/** All that the working of a line is written from. */
+/** All that the working of a role is written from. */
 type Group = {
   readonly role: FramingRole;
   readonly pieces: readonly FramingPiece[];
   readonly wall: StudWall;
   readonly tally: StudTally;
-  readonly assembly: Assembly;
+  readonly rules: FramingRules;
   readonly context: PartContext;
 };
 
@@ -25,69 +24,40 @@ function lengthSteps(pieces: readonly { cutLengthNm: number }[], system: Measuri
     .map(([lengthNm, count]) => ({ label: `${what} at ${formatLength(lengthNm, system)}`, value: String(count) }));
 }
 
-function groupByRoleAndSection(pieces: readonly FramingPiece[]): Map<string, FramingPiece[]> {
-  const groups = new Map<string, FramingPiece[]>();
-  for (const piece of pieces) {
-    const key = `${piece.role}/${piece.sectionId}`;
-    const group = groups.get(key);
-    if (group) group.push(piece);
-    else groups.set(key, [piece]);
-  }
-  return groups;
+const isFramingRole = (role: PieceRole, pieces: readonly FramingPiece[]): role is FramingRole =>
+  pieces.some((piece) => piece.role === role);
+
+/** How the count of a role of the frame came to be; undefined for what is no stick of it. */
+export function framingWorking(
+  role: PieceRole,
+  sectionId: string,
+  framed: Omit<Group, "role" | "rules"> & { readonly assembly: Assembly },
+): RoleWorking | undefined {
+  const { wall, assembly, pieces: all } = framed;
+  const { framing: rules } = assembly;
+  if (!rules || !isFramingRole(role, all)) return undefined;
+  const pieces = all.filter((piece) => piece.role === role && (sectionId === "" || piece.sectionId === sectionId));
+  return { from: sourcesOf(role, wall), ...formulaOf({ ...framed, role, pieces, rules }) };
 }
 
-/** One line for each role and section. The quantity is the number of pieces drawn. */
-export function framingLines(
-  wall: StudWall,
-  pieces: readonly FramingPiece[],
-  tally: StudTally,
-  assembly: Assembly,
-  context: PartContext,
-): CountLine[] {
-  return [...groupByRoleAndSection(pieces)].flatMap(([key, group]) => {
-    const [first] = group;
-    return first ? [framingLine(key, first, { role: first.role, pieces: group, wall, tally, assembly, context })] : [];
-  });
-}
-
-function framingLine(key: string, first: FramingPiece, group: Group): CountLine {
-  const { wall, pieces, assembly, context } = group;
-  const section = sectionOf(context.sections, first.sectionId);
-  const task = assembly.labourTasks[first.role];
-  return {
-    id: `${wall.id}/${key}`,
-    partId: wall.id,
-    partName: wall.name,
-    trade: "Framing",
-    description: `${ROLE_WORDS[first.role].name}, ${section.name}`,
-    itemCode: timberCode(section.id),
-    quantity: pieces.length,
-    unit: "piece",
-    cutLengthsNm: pieces.map((piece) => piece.cutLengthNm),
-    pieceIds: pieces.map((piece) => piece.id),
-    ...(task ? { labourTask: task } : {}),
-    working: workingOf(group),
-  };
-}
-
-function workingOf(group: Group): Working {
-  const { sentence, source } = ROLE_WORDS[group.role];
-  const from = sourcesOf(group.role, group.wall);
-  return { sentence, from, ...(source ? { source } : {}), ...formulaOf(group) };
-}
-
-type Formula = Pick<Working, "formula" | "withNumbers" | "steps">;
+type Formula = Omit<RoleWorking, "from">;
 
 function formulaOf(group: Group): Formula {
   switch (group.role) {
     case "stud":
       return studFormula(group);
     case "bottom-plate":
+    case "treated-plate":
     case "top-plate":
     case "cap-plate":
       return plateFormula(group);
     case "king":
       return kingFormula(group);
+    case "corner-stud":
+    case "meeting-stud":
+    case "ladder-block":
+    case "blocking":
+      return placesFormula(group);
     default:
       return openingFormula(group);
   }
@@ -98,21 +68,26 @@ const lessOf = (count: number): string => (count === 0 ? "0" : `−${count}`);
 function studFormula({ wall, pieces, tally, context }: Group): Formula {
   const length = formatLength(wall.length.valueNm ?? 0, context.system);
   const spacing = formatSpacing(wall.parameters.spacingNm.value, context.system);
+  const { onEndStud, atOpenings, atCorners, atBreaks } = tally;
+  const corners = atCorners > 0 ? { said: " − at corners and meeting walls", figure: ` − ${atCorners}` } : undefined;
+  const breaks = atBreaks > 0 ? { said: " + under breaks", figure: ` + ${atBreaks}` } : undefined;
   return {
-    formula: "round up(length ÷ spacing) + 1 − on an end stud − at openings",
-    withNumbers: `round up(${length} ÷ ${spacing}) + 1 − ${tally.onEndStud} − ${tally.atOpenings} = ${pieces.length}`,
+    formula: `round up(length ÷ spacing) + 1 − on an end stud − at openings${corners?.said ?? ""}${breaks?.said ?? ""}`,
+    withNumbers: `round up(${length} ÷ ${spacing}) + 1 − ${onEndStud} − ${atOpenings}${corners?.figure ?? ""}${breaks?.figure ?? ""} = ${pieces.length}`,
     steps: [
       { label: `layout positions along ${length} at ${spacing}`, value: String(tally.layoutPositions) },
-      { label: "standing in an end stud, already counted", value: lessOf(tally.onEndStud) },
-      { label: "inside openings or on their jambs", value: lessOf(tally.atOpenings) },
+      { label: "standing in an end stud, already counted", value: lessOf(onEndStud) },
+      { label: "inside openings or on their jambs", value: lessOf(atOpenings) },
+      ...(corners ? [{ label: "where a corner or meeting stud stands", value: lessOf(atCorners) }] : []),
+      ...(breaks ? [{ label: "under a break of the top", value: String(atBreaks) }] : []),
       ...lengthSteps(pieces, context.system, "studs"),
     ],
   };
 }
 
-function plateFormula({ pieces, assembly, context }: Group): Formula {
+function plateFormula({ pieces, rules, context }: Group): Formula {
   const totalNm = pieces.reduce((sum, piece) => sum + piece.cutLengthNm, 0);
-  const longest = formatLength(assembly.longestPlateNm, context.system);
+  const longest = formatLength(rules.longestPlateNm, context.system);
   return {
     formula: "runs, spliced at the longest stock",
     withNumbers: `${formatRunningLength(totalNm, context.system)} in pieces of at most ${longest} = ${pieces.length}`,
@@ -121,11 +96,20 @@ function plateFormula({ pieces, assembly, context }: Group): Formula {
 }
 
 function kingFormula({ wall, pieces, context }: Group): Formula {
-  const sides = 2 * wall.openings.length;
+  const perOpening = 2 * wall.parameters.kingsPerSide.value;
+  const full = perOpening * wall.openings.length;
   return {
-    formula: "2 × openings − those an end stud or a neighbour serves",
-    withNumbers: `2 × ${wall.openings.length} − ${sides - pieces.length} = ${pieces.length}`,
+    formula: `${perOpening} × openings − those an end stud or a neighbour serves`,
+    withNumbers: `${perOpening} × ${wall.openings.length} − ${full - pieces.length} = ${pieces.length}`,
     steps: lengthSteps(pieces, context.system, "kings"),
+  };
+}
+
+function placesFormula({ pieces, context }: Group): Formula {
+  return {
+    formula: "as many as are laid out",
+    withNumbers: `${pieces.length} laid out`,
+    steps: lengthSteps(pieces, context.system, "pieces"),
   };
 }
 

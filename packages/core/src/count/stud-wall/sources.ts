@@ -13,7 +13,7 @@ export function sourcesOf(role: FramingRole, wall: StudWall): From {
   const widths = each("width", "rough width");
   const heights = each("height", "rough height");
   const bearing = choice("bearing", "Bearing");
-  const spacing = choice("spacingNm", "Stud spacing");
+  const spacing = choice("spacing", "Stud spacing");
   const byRole: Record<FramingRole, From> = {
     "bottom-plate": [length, choice("bottomPlates", "Bottom plates"), ...widths],
     "top-plate": [length, choice("topPlates", "Top plates")],
@@ -25,6 +25,12 @@ export function sourcesOf(role: FramingRole, wall: StudWall): From {
     "flat-plate": [bearing, ...widths],
     sill: widths,
     "cripple-above": [spacing, bearing, ...widths, ...heights],
+    "treated-plate": [length, choice("treatedPlate", "Treated bottom plate"), ...widths],
+    "corner-stud": [height, choice("cornerStyle", "Corners")],
+    "meeting-stud": [height, choice("meetingStyle", "Where walls meet")],
+    "ladder-block": [spacing, choice("meetingStyle", "Where walls meet")],
+    "header-packing": [bearing, choice("headerPacking", "Header packed to the wall"), ...widths],
+    blocking: [spacing, height, choice("blockingEvery", "Blocking every"), ...widths],
     "cripple-below": [spacing, ...widths, ...each("sill", "sill height")],
   };
   return byRole[role];

@@ -1,33 +1,61 @@
 import { intersection, type Rectangle, right, top } from "../../geometry/rectangle";
+import { heightAt, type Profile, type SheetRole } from "../../parts";
 import type { Nanometres } from "../../units";
 import type { SheetPiece } from "../piece";
 import { nestPieces } from "./nest";
 
 export { nestPieces } from "./nest";
 
-/** Sheets upright in courses from the lower left corner, cut at the edges and round openings. */
-export function layoutSheets(
-  area: Rectangle,
-  openings: readonly Rectangle[],
-  sheet: { widthNm: Nanometres; heightNm: Nanometres },
-): SheetPiece[] {
-  const needed = courses(area, sheet).flatMap((cell) => cutOutFullWidth(cell, openings));
-  const numbers = nestPieces(needed, sheet);
-  return needed.map(({ xNm, yNm, widthNm, heightNm }, index) => {
-    const sheetNumber = numbers[index] ?? 0;
-    return { id: `sheet-${index + 1}`, role: "sheet", sheetNumber, xNm, yNm, widthNm, heightNm };
+/** A face to cover: its outline, its top where that is not level, and the openings in it. */
+export type SheetFace = {
+  readonly area: Rectangle;
+  readonly profile?: Profile;
+  readonly openings: readonly Rectangle[];
+};
+
+export type SheetLayout = {
+  readonly role: SheetRole;
+  readonly layers: number;
+  /** As laid: a sheet that lies has its longer side along. */
+  readonly sheet: { readonly widthNm: Nanometres; readonly heightNm: Nanometres };
+  /** Offcuts smaller than this either way are waste. */
+  readonly leastOffcutNm: Nanometres;
+};
+
+/** Sheets in courses from the lower left corner, cut at the edges and round openings; every layer alike. */
+export function layoutSheets(face: SheetFace, { role, layers, sheet, leastOffcutNm }: SheetLayout): SheetPiece[] {
+  const needed = courses(face, sheet).flatMap((cell) => cutOutFullWidth(cell, face.openings));
+  const all = Array.from({ length: layers }, () => needed).flat();
+  const numbers = nestPieces(all, sheet, leastOffcutNm);
+  return all.map(({ xNm, yNm, widthNm, heightNm }, index) => {
+    const layer = Math.floor(index / needed.length) + 1;
+    const id = `${role}-${layer}-${(index % needed.length) + 1}`;
+    return { id, role, layer, sheetNumber: numbers[index] ?? 0, xNm, yNm, widthNm, heightNm };
   });
 }
 
-function courses(area: Rectangle, sheet: { widthNm: Nanometres; heightNm: Nanometres }): Rectangle[] {
+function courses({ area, profile }: SheetFace, sheet: SheetLayout["sheet"]): Rectangle[] {
   const cells: Rectangle[] = [];
   for (let yNm = area.yNm; yNm < top(area); yNm += sheet.heightNm) {
     for (let xNm = area.xNm; xNm < right(area); xNm += sheet.widthNm) {
       const cell = intersection({ xNm, yNm, ...sheet }, area);
-      if (cell) cells.push(cell);
+      const trimmed = cell && profile ? trimmedTo(profile, cell) : cell;
+      if (trimmed) cells.push(trimmed);
     }
   }
   return cells;
+}
+
+/** As high as the wall is over it; undefined where the wall does not reach it. */
+function trimmedTo(profile: Profile, cell: Rectangle): Rectangle | undefined {
+  const places = [
+    cell.xNm,
+    right(cell),
+    ...profile.map((point) => point.xNm).filter((xNm) => xNm > cell.xNm && xNm < right(cell)),
+  ];
+  const highestNm = Math.max(...places.map((xNm) => heightAt(profile, xNm)));
+  const heightNm = Math.min(top(cell), highestNm) - cell.yNm;
+  return heightNm > 0 ? { ...cell, heightNm } : undefined;
 }
 
 /** Where openings take the whole width of a cell, what is left above and below are pieces of their own. */

@@ -7,21 +7,27 @@ type Offcut = Size & { readonly sheetNumber: number };
  * Which bought sheet each needed piece is cut from: largest first, out of the smallest offcut that holds it, else out of
  * a new sheet. Cuts run edge to edge, as a saw's do. Pieces are not turned: the strength axis stays upright.
  */
-export function nestPieces(pieces: readonly Size[], sheet: Size): number[] {
+export function nestPieces(pieces: readonly Size[], sheet: Size, leastOffcutNm: Nanometres = 0): number[] {
   const numbers = new Array<number>(pieces.length).fill(0);
   const offcuts: Offcut[] = [];
   let sheets = 0;
-  const largestFirst = pieces
-    .map((piece, index) => ({ piece, index }))
-    .toSorted((a, b) => size(b.piece) - size(a.piece));
-  for (const { piece, index } of largestFirst) {
+  const parts: { piece: Size; index: number }[] = [];
+  for (const [index, piece] of pieces.entries()) {
+    const whole = piece.widthNm === sheet.widthNm && piece.heightNm === sheet.heightNm;
+    if (whole) sheets += 1;
+    else parts.push({ piece, index });
+    if (whole) numbers[index] = sheets;
+  }
+  for (const { piece, index } of parts.toSorted((a, b) => size(b.piece) - size(a.piece))) {
     let source = takeSmallest(offcuts, piece);
     if (!source) {
       sheets += 1;
       source = { ...sheet, sheetNumber: sheets };
     }
     numbers[index] = source.sheetNumber;
-    offcuts.push(...cut(source, piece));
+    offcuts.push(
+      ...cut(source, piece).filter((each) => each.widthNm >= leastOffcutNm && each.heightNm >= leastOffcutNm),
+    );
   }
   return numbers;
 }

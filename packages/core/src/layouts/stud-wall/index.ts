@@ -1,18 +1,23 @@
 import type { FramingRules } from "../../assemblies";
 import type { PartContext, StudWall } from "../../parts";
 import type { Problem } from "../../problems/problem";
-import type { FramingPiece } from "../piece";
+import type { FramingPiece, HardwarePiece } from "../piece";
+import { blocking } from "./blocking";
 import { frameOf } from "./frame";
+import { hardware } from "./hardware";
+import { junctionStuds, ladderBlocks } from "./junctions";
 import { frameOpening } from "./openings";
 import { bottomPlates, topPlates } from "./plates";
 import { type StudTally, studs } from "./studs";
 
+export { boltPlaces } from "./hardware";
 export { headerFor } from "./openings";
 export { spliceSpan } from "./splice";
 export type { StudTally } from "./studs";
 
 export type StudWallLayout = {
   readonly pieces: readonly FramingPiece[];
+  readonly hardware: readonly HardwarePiece[];
   readonly tally: StudTally;
   /** Centres of the layout positions, for fixing sheets to. */
   readonly layoutCentresNm: readonly number[];
@@ -21,21 +26,29 @@ export type StudWallLayout = {
 
 /**
  * Places every stick of a stud wall. The wall must be free of problems and have a length; see `studWallProblems`.
- * Layout runs from the left end: an end stud, then studs centred on each multiple of the spacing, then an end stud.
+ * Layout runs from one end: an end stud, then studs centred on each multiple of the spacing, then an end stud.
  */
 export function layoutStudWall(wall: StudWall, rules: FramingRules, context: PartContext): StudWallLayout {
   const frame = frameOf(wall, rules, context);
-  const placed = studs(frame);
+  const junctions = junctionStuds(frame);
+  const taken = junctions.pieces.map(({ xNm, widthNm }) => ({ fromNm: xNm, toNm: xNm + widthNm }));
+  const placed = studs(frame, taken);
   const openings = frame.openings.map((framed) => frameOpening(frame, framed));
+  const bottom = bottomPlates(frame);
+  const ladder = ladderBlocks(frame, placed.pieces);
+  const framed = [
+    ...bottom,
+    ...topPlates(frame),
+    ...placed.pieces,
+    ...junctions.pieces,
+    ...ladder.pieces,
+    ...openings.flatMap((opening) => opening.pieces),
+  ];
   return {
-    pieces: [
-      ...bottomPlates(frame),
-      ...topPlates(frame),
-      ...placed.pieces,
-      ...openings.flatMap((opening) => opening.pieces),
-    ],
+    pieces: [...framed, ...blocking(frame, framed)],
+    hardware: [...hardware(frame, bottom), ...junctions.clips],
     tally: placed.tally,
     layoutCentresNm: frame.layoutCentresNm,
-    problems: openings.flatMap((opening) => opening.problems),
+    problems: [...junctions.problems, ...ladder.problems, ...openings.flatMap((opening) => opening.problems)],
   };
 }

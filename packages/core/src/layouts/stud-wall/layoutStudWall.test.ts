@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { overlaps } from "../../geometry/rectangle";
 import { type StudWall, studWallKind } from "../../parts";
-import { assemblyOf, contexts, openingOf, wallOf } from "../../testing/library";
+import { contexts, framingOf, openingOf, wallOf } from "../../testing/library";
 import { feet, inches, type MeasuringSystem, millimetres, NM_PER_INCH, NM_PER_MM } from "../../units";
 import { headerFor, layoutStudWall } from "./index";
 import { jointsOf, spliceSpan } from "./splice";
 
-const layOut = (wall: StudWall, system: MeasuringSystem) => layoutStudWall(wall, assemblyOf(system), contexts[system]);
+const layOut = (wall: StudWall, system: MeasuringSystem) => layoutStudWall(wall, framingOf(system), contexts[system]);
 
 /** `role: x, y, length`, in the unit given, for comparing with a list worked by hand. */
 function listed(wall: StudWall, system: MeasuringSystem): string[] {
@@ -161,7 +161,7 @@ describe("layout studs", () => {
   it("does not stand a stud in the end stud for a wall a hair longer", () => {
     const wall = wallOf("imperial", { lengthNm: feet(12) + inches(1), heightNm: feet(8) });
     const { pieces, tally } = layOut(wall, "imperial");
-    expect(tally).toEqual({ layoutPositions: 11, onEndStud: 1, atOpenings: 0 });
+    expect(tally).toEqual({ layoutPositions: 11, onEndStud: 1, atOpenings: 0, atCorners: 0, atBreaks: 0 });
     expect(pieces.filter((piece) => piece.role === "stud")).toHaveLength(10);
   });
 });
@@ -201,7 +201,7 @@ describe("jambs", () => {
 });
 
 describe("header schedule (common practice, one storey, assumed)", () => {
-  const { headerSchedule } = assemblyOf("imperial");
+  const { headerSchedule } = framingOf("imperial");
   it.each([
     [36, "2x6", false],
     [48, "2x6", false],

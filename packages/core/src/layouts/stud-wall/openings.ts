@@ -1,9 +1,9 @@
 import type { HeaderRow } from "../../assemblies";
-import { type Section, sectionOf } from "../../parts";
+import type { Section } from "../../parts";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, type Nanometres } from "../../units";
 import type { FramingPiece } from "../piece";
-import { type Frame, type FramedOpening, lying, upright } from "./frame";
+import { type Frame, type FramedOpening, lowestUndersideOf, lying, uprightTo, uprightToPlates } from "./frame";
 
 /** The schedule's row for a width: the first that reaches it, or the last, which is then beyond the schedule. */
 export function headerFor(
@@ -27,34 +27,33 @@ export function frameOpening(frame: Frame, framed: FramedOpening): { pieces: Fra
 
 function jambs(frame: Frame, framed: FramedOpening): FramingPiece[] {
   const { id } = framed.opening;
-  const { footNm, undersideNm, thicknessNm } = frame;
-  const king = (side: string, xNm: Nanometres | undefined) =>
-    xNm === undefined ? [] : [upright(frame, "king", `king-${id}-${side}`, xNm, footNm, undersideNm, id)];
+  const { footNm, thicknessNm } = frame;
+  const kings = (side: string, lefts: readonly Nanometres[]) =>
+    lefts.map((xNm, index) => {
+      const king = { role: "king", id: `king-${id}-${side}-${index + 1}`, xNm, fromNm: footNm, openingId: id } as const;
+      return uprightToPlates(frame, king);
+    });
+  const jack = (side: string, number: number, xNm: Nanometres) =>
+    uprightTo(
+      frame,
+      { role: "jack", id: `jack-${id}-${side}-${number}`, xNm, fromNm: footNm, openingId: id },
+      framed.headNm,
+    );
   const jacks = Array.from({ length: framed.jacks }, (_, index) => [
-    upright(
-      frame,
-      "jack",
-      `jack-${id}-left-${index + 1}`,
-      framed.leftNm - (index + 1) * thicknessNm,
-      footNm,
-      framed.headNm,
-      id,
-    ),
-    upright(
-      frame,
-      "jack",
-      `jack-${id}-right-${index + 1}`,
-      framed.rightNm + index * thicknessNm,
-      footNm,
-      framed.headNm,
-      id,
-    ),
+    jack("left", index + 1, framed.leftNm - (index + 1) * thicknessNm),
+    jack("right", index + 1, framed.rightNm + index * thicknessNm),
   ]).flat();
-  return [...king("left", framed.kingLeftNm), ...jacks, ...king("right", framed.kingRightNm)];
+  return [...kings("left", framed.kingsLeftNm), ...jacks, ...kings("right", framed.kingsRightNm)];
 }
 
+const headSpan = (frame: Frame, framed: FramedOpening) => ({
+  fromNm: framed.leftNm - framed.jacks * frame.thicknessNm,
+  toNm: framed.rightNm + framed.jacks * frame.thicknessNm,
+});
+
 function headPieces(frame: Frame, framed: FramedOpening): { pieces: FramingPiece[]; problems: Problem[] } {
-  const spaceNm = frame.undersideNm - framed.headNm;
+  const { fromNm, toNm } = headSpan(frame, framed);
+  const spaceNm = lowestUndersideOf(frame, fromNm, toNm) - framed.headNm;
   // An opening that reaches the plates hangs on them: there is no room for a header, and none is framed.
   if (spaceNm <= 0) return { pieces: [], problems: [] };
   return frame.wall.parameters.bearing.value ? bearingHead(frame, framed, spaceNm) : flatHead(frame, framed, spaceNm);
@@ -66,26 +65,32 @@ function bearingHead(frame: Frame, framed: FramedOpening, spaceNm: Nanometres) {
   const found = headerFor(frame.rules.headerSchedule, framed.rightNm - framed.leftNm);
   if (!found) return { pieces: [], problems: [problem("no-header", path, `${name}: the header schedule is empty.`)] };
   const { row, beyond } = found;
-  const section = sectionOf(frame.context.sections, row.sectionId);
+  const section = frame.context.sections[row.sectionId];
+  if (!section) {
+    const message = `${name}: the header schedule asks for “${row.sectionId}”, which the library lacks.`;
+    return { pieces: [], problems: [problem("unknown-section", path, message)] };
+  }
   const problems = headerProblems(frame, framed, section, spaceNm, beyond);
   const depthNm = Math.min(section.depthNm, spaceNm);
-  const fromNm = framed.leftNm - framed.jacks * frame.thicknessNm;
-  const toNm = framed.rightNm + framed.jacks * frame.thicknessNm;
-  const plies = Array.from(
-    { length: row.plies },
-    (_, ply): FramingPiece => ({
-      id: `header-${id}-${ply + 1}`,
-      role: "header",
-      sectionId: section.id,
-      cutLengthNm: toNm - fromNm,
-      openingId: id,
-      xNm: fromNm,
-      yNm: framed.headNm,
-      widthNm: toNm - fromNm,
-      heightNm: depthNm,
-    }),
-  );
-  return { pieces: [...plies, ...cripplesAbove(frame, framed, framed.headNm + depthNm)], problems };
+  const { fromNm, toNm } = headSpan(frame, framed);
+  const ply = (role: "header" | "header-packing", number: number, behind: number): FramingPiece => ({
+    id: `${role}-${id}-${number}`,
+    role,
+    sectionId: section.id,
+    cutLengthNm: toNm - fromNm,
+    openingId: id,
+    xNm: fromNm,
+    yNm: framed.headNm,
+    widthNm: toNm - fromNm,
+    heightNm: depthNm,
+    ...(behind > 0 ? { behind } : {}),
+  });
+  const plies = Array.from({ length: row.plies }, (_, index) => ply("header", index + 1, index));
+  const packed = frame.wall.parameters.headerPacking.value && row.plies * section.thicknessNm < frame.section.depthNm;
+  const packing = packed
+    ? Array.from({ length: row.plies - 1 }, (_, index) => ply("header-packing", index + 1, row.plies + index))
+    : [];
+  return { pieces: [...plies, ...packing, ...cripplesAbove(frame, framed, framed.headNm + depthNm)], problems };
 }
 
 function headerProblems(
@@ -113,18 +118,14 @@ function headerProblems(
 function flatHead(frame: Frame, framed: FramedOpening, spaceNm: Nanometres) {
   const { id } = framed.opening;
   const fitting = Math.min(frame.rules.flatPlates, Math.floor(spaceNm / frame.thicknessNm));
-  const fromNm = framed.leftNm - framed.jacks * frame.thicknessNm;
-  const toNm = framed.rightNm + framed.jacks * frame.thicknessNm;
   const plates = Array.from({ length: fitting }, (_, index) =>
-    lying(
-      frame,
-      "flat-plate",
-      `flat-plate-${id}-${index + 1}`,
-      framed.headNm + index * frame.thicknessNm,
-      fromNm,
-      toNm,
-      id,
-    ),
+    lying(frame, {
+      role: "flat-plate",
+      id: `flat-plate-${id}-${index + 1}`,
+      yNm: framed.headNm + index * frame.thicknessNm,
+      ...headSpan(frame, framed),
+      openingId: id,
+    }),
   );
   const topNm = framed.headNm + fitting * frame.thicknessNm;
   return { pieces: [...plates, ...cripplesAbove(frame, framed, topNm)], problems: [] };
@@ -139,21 +140,42 @@ function cripplePlaces(frame: Frame, framed: FramedOpening): Nanometres[] {
 
 /** A gap lower than a piece is thick is packed, not framed. */
 function cripplesAbove(frame: Frame, framed: FramedOpening, fromNm: Nanometres): FramingPiece[] {
-  if (frame.undersideNm - fromNm < frame.thicknessNm) return [];
   const { id } = framed.opening;
-  return cripplePlaces(frame, framed).map((xNm, index) =>
-    upright(frame, "cripple-above", `cripple-above-${id}-${index + 1}`, xNm, fromNm, frame.undersideNm, id),
-  );
+  return cripplePlaces(frame, framed)
+    .filter((xNm) => lowestUndersideOf(frame, xNm, xNm + frame.thicknessNm) - fromNm >= frame.thicknessNm)
+    .map((xNm, index) =>
+      uprightToPlates(frame, {
+        role: "cripple-above",
+        id: `cripple-above-${id}-${index + 1}`,
+        xNm,
+        fromNm,
+        openingId: id,
+      }),
+    );
 }
 
 function sillPieces(frame: Frame, framed: FramedOpening): FramingPiece[] {
   if (framed.sillNm === 0) return [];
   const { id } = framed.opening;
-  const undersideOfSillNm = framed.sillNm - frame.thicknessNm;
-  const sill = lying(frame, "sill", `sill-${id}`, undersideOfSillNm, framed.leftNm, framed.rightNm, id);
-  if (undersideOfSillNm - frame.footNm < frame.thicknessNm) return [sill];
-  const cripples = cripplePlaces(frame, framed).map((xNm, index) =>
-    upright(frame, "cripple-below", `cripple-below-${id}-${index + 1}`, xNm, frame.footNm, undersideOfSillNm, id),
+  const plies = frame.wall.parameters.sillPlies.value;
+  const sills = Array.from({ length: plies }, (_, ply) =>
+    lying(frame, {
+      role: "sill",
+      id: ply === 0 ? `sill-${id}` : `sill-${id}-${ply + 1}`,
+      yNm: framed.sillNm - (ply + 1) * frame.thicknessNm,
+      fromNm: framed.leftNm,
+      toNm: framed.rightNm,
+      openingId: id,
+    }),
   );
-  return [sill, ...cripples];
+  const undersideOfSillNm = framed.sillNm - plies * frame.thicknessNm;
+  if (undersideOfSillNm - frame.footNm < frame.thicknessNm) return sills.filter((sill) => sill.yNm >= frame.footNm);
+  const cripples = cripplePlaces(frame, framed).map((xNm, index) =>
+    uprightTo(
+      frame,
+      { role: "cripple-below", id: `cripple-below-${id}-${index + 1}`, xNm, fromNm: frame.footNm, openingId: id },
+      undersideOfSillNm,
+    ),
+  );
+  return [...sills, ...cripples];
 }

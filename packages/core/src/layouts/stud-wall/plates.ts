@@ -1,3 +1,4 @@
+import { type Profile, slopeOf } from "../../parts";
 import type { Nanometres } from "../../units";
 import type { FramingPiece } from "../piece";
 import { type Frame, lying } from "./frame";
@@ -19,37 +20,105 @@ function spliceAll(frame: Frame, spans: readonly Span[], below: readonly Nanomet
   return spans.flatMap((span) => spliceSpan(span, longestPlateNm, below, spliceStaggerNm));
 }
 
+/** The lowest layer is treated where it lies on concrete or masonry. */
 export function bottomPlates(frame: Frame): FramingPiece[] {
-  const layers = Array.from({ length: frame.wall.parameters.bottomPlates.value }, (_, layer) => layer);
+  const { bottomPlates: layers, treatedPlate } = frame.wall.parameters;
   const spans = spliceAll(frame, bottomSpans(frame), []);
-  return layers.flatMap((layer) =>
-    spans.map((span, index) =>
-      lying(
-        frame,
-        "bottom-plate",
-        `bottom-plate-${layer + 1}-${index + 1}`,
-        layer * frame.thicknessNm,
-        span.startNm,
-        span.endNm,
-      ),
-    ),
-  );
+  return Array.from({ length: layers.value }, (_, layer) => {
+    const role = layer === 0 && treatedPlate.value ? "treated-plate" : "bottom-plate";
+    return spans.map((span, index) =>
+      lying(frame, {
+        role,
+        id: `bottom-plate-${layer + 1}-${index + 1}`,
+        yNm: layer * frame.thicknessNm,
+        fromNm: span.startNm,
+        toNm: span.endNm,
+      }),
+    );
+  }).flat();
 }
 
 /** The first layer is the top plate; those on it are cap plates, their joints clear of the layer below. */
 export function topPlates(frame: Frame): FramingPiece[] {
+  const underside = frame.levelUndersideNm;
+  return underside === undefined ? slopedPlates(frame) : levelPlates(frame, underside);
+}
+
+function levelPlates(frame: Frame, undersideNm: Nanometres): FramingPiece[] {
   const pieces: FramingPiece[] = [];
   let joints: Nanometres[] = [];
   for (let layer = 0; layer < frame.wall.parameters.topPlates.value; layer += 1) {
     const role = layer === 0 ? "top-plate" : "cap-plate";
     const spans = spliceAll(frame, [{ startNm: 0, endNm: frame.lengthNm }], joints);
-    const yNm = frame.undersideNm + layer * frame.thicknessNm;
-    pieces.push(
-      ...spans.map((span, index) =>
-        lying(frame, role, `${role}-${layer + 1}-${index + 1}`, yNm, span.startNm, span.endNm),
-      ),
-    );
+    const yNm = undersideNm + layer * frame.thicknessNm;
+    for (const [index, { startNm, endNm }] of spans.entries()) {
+      pieces.push(lying(frame, { role, id: `${role}-${layer + 1}-${index + 1}`, yNm, fromNm: startNm, toNm: endNm }));
+    }
     joints = jointsOf(spans);
   }
   return pieces;
+}
+
+type Stretch = {
+  readonly from: Profile[number];
+  readonly slope: number;
+  /** Length along the slope for each unit along the wall. */
+  readonly along: number;
+  readonly lengthNm: Nanometres;
+};
+
+function stretchesOf(profile: Profile): Stretch[] {
+  return profile.slice(1).flatMap((to, index) => {
+    const from = profile[index];
+    if (!from || to.xNm === from.xNm) return [];
+    const slope = slopeOf(from, to);
+    const along = Math.hypot(1, slope);
+    return [{ from, slope, along, lengthNm: Math.round((to.xNm - from.xNm) * along) }];
+  });
+}
+
+/** Plates along a gable or slope, each stretch cut and spliced by its length on the slope. */
+function slopedPlates(frame: Frame): FramingPiece[] {
+  const layers = frame.wall.parameters.topPlates.value;
+  return stretchesOf(frame.profile).flatMap((stretch, stretchIndex) => {
+    let joints: Nanometres[] = [];
+    return Array.from({ length: layers }, (_, layer) => {
+      const spans = spliceAll(frame, [{ startNm: 0, endNm: stretch.lengthNm }], joints);
+      joints = jointsOf(spans);
+      return spans.map((span, index) => {
+        const id = `${layer === 0 ? "top-plate" : "cap-plate"}-${layer + 1}-${stretchIndex + 1}-${index + 1}`;
+        return slopedPlate(frame, stretch, span, layer, id);
+      });
+    }).flat();
+  });
+}
+
+function slopedPlate(frame: Frame, stretch: Stretch, span: Span, layer: number, id: string): FramingPiece {
+  const { from, slope, along } = stretch;
+  const thickUpNm = frame.thicknessNm * along;
+  const layersBelowTop = frame.wall.parameters.topPlates.value - layer;
+  const at = (alongNm: Nanometres) => {
+    const awayNm = alongNm / along;
+    return { xNm: Math.round(from.xNm + awayNm), topNm: from.yNm + slope * awayNm - (layersBelowTop - 1) * thickUpNm };
+  };
+  const [start, end] = [at(span.startNm), at(span.endNm)];
+  const points = [
+    { xNm: start.xNm, yNm: Math.round(start.topNm - thickUpNm) },
+    { xNm: end.xNm, yNm: Math.round(end.topNm - thickUpNm) },
+    { xNm: end.xNm, yNm: Math.round(end.topNm) },
+    { xNm: start.xNm, yNm: Math.round(start.topNm) },
+  ];
+  const lowNm = Math.min(...points.map((point) => point.yNm));
+  const highNm = Math.max(...points.map((point) => point.yNm));
+  return {
+    id,
+    role: layer === 0 ? "top-plate" : "cap-plate",
+    sectionId: frame.section.id,
+    cutLengthNm: span.endNm - span.startNm,
+    xNm: start.xNm,
+    yNm: lowNm,
+    widthNm: end.xNm - start.xNm,
+    heightNm: highNm - lowNm,
+    ...(slope === 0 ? {} : { points, angleDegrees: (Math.atan(slope) * 180) / Math.PI }),
+  };
 }

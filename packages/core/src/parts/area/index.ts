@@ -1,12 +1,13 @@
 import { z } from "zod";
 import { type Problem, problem } from "../../problems/problem";
-import { areaOf, formatArea, formatLength } from "../../units";
+import { areaOf, formatArea, formatLength, toMetres } from "../../units";
 import { newBase, partBase } from "../base";
 import { dimensionSchema, unmeasured } from "../dimension";
 import { figureSetters } from "../figures";
 import { noDrawing, noOutline } from "../looseDrawing";
 import { figurePoints } from "../openPointsOf";
 import type { DimensionSlot, Measure, PartContext, PartKind } from "../partKind";
+import { areaQuantity, lengthQuantity, type QuantityValues } from "../quantity";
 
 /** An area by two figures: a deck, a patch of paving, a panel. */
 export const areaSchema = z.object({
@@ -53,6 +54,21 @@ export const areaKind: PartKind<AreaPart> = {
     width: unmeasured,
   }),
   measures,
+  quantityNames: [
+    lengthQuantity("length", "Length", "length"),
+    lengthQuantity("width", "Width", "width"),
+    lengthQuantity("perimeter", "Perimeter"),
+    areaQuantity("area", "Area"),
+  ],
+  quantities: ({ length, width }): QuantityValues => {
+    if (length.valueNm === null || width.valueNm === null) return {};
+    return {
+      length: toMetres(length.valueNm),
+      width: toMetres(width.valueNm),
+      perimeter: 2 * toMetres(length.valueNm + width.valueNm),
+      area: areaOf(length.valueNm, width.valueNm),
+    };
+  },
   outline: noOutline,
   draw: noDrawing,
   problems,

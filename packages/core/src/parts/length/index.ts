@@ -1,12 +1,13 @@
 import { z } from "zod";
 import { type Problem, problem } from "../../problems/problem";
-import { formatLength, formatRunningLength } from "../../units";
+import { formatLength, formatRunningLength, toMetres } from "../../units";
 import { newBase, partBase } from "../base";
 import { dimensionSchema, unmeasured } from "../dimension";
 import { figureSetters } from "../figures";
 import { noDrawing, noOutline } from "../looseDrawing";
 import { figurePoints } from "../openPointsOf";
 import type { DimensionSlot, PartContext, PartKind } from "../partKind";
+import { lengthQuantity, type QuantityValues } from "../quantity";
 
 /** A length that is no wall of a room: a fence, a gutter, a run of skirting. */
 export const lengthSchema = z.object({
@@ -51,6 +52,8 @@ export const lengthKind: PartKind<LengthPart> = {
       },
     ];
   },
+  quantityNames: [lengthQuantity("length", "Length", "length")],
+  quantities: ({ length }): QuantityValues => (length.valueNm === null ? {} : { length: toMetres(length.valueNm) }),
   outline: noOutline,
   draw: noDrawing,
   problems,

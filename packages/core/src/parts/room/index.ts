@@ -8,6 +8,7 @@ import { roomMeasures } from "./measures";
 import { roomOpenPoints } from "./openPoints";
 import { outlineOf } from "./outline";
 import { roomProblems } from "./problems";
+import { ROOM_QUANTITIES, roomQuantities } from "./quantities";
 import { type Room, roomSchema } from "./schema";
 
 export const roomKind: PartKind<Room, PlanDrawing> = {
@@ -17,6 +18,8 @@ export const roomKind: PartKind<Room, PlanDrawing> = {
   migrations: [],
   defaults: roomDefaults,
   measures: roomMeasures,
+  quantityNames: ROOM_QUANTITIES,
+  quantities: roomQuantities,
   outline: (room) => {
     const bounds = boundsOf(outlineOf(room).corners);
     if (!bounds) return { xNm: 0, yNm: 0, widthNm: 0, heightNm: 0 };

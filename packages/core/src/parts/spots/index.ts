@@ -2,6 +2,7 @@ import { z } from "zod";
 import { newBase, partBase } from "../base";
 import { noDrawing, noOutline } from "../looseDrawing";
 import type { PartKind } from "../partKind";
+import { countQuantity, type QuantityValues } from "../quantity";
 
 /** Things that are counted: posts, hold-downs, sockets. Where they are is the location; a photo shows them. */
 export const spotsSchema = z.object({
@@ -28,6 +29,8 @@ export const spotsKind: PartKind<SpotsPart> = {
     const working = { sentence: `Counted on site${where}.`, formula: "as counted", withNumbers: text, steps: [] };
     return [{ id: "count", name: "Count", of: "", text, working, shapeIds: [] }];
   },
+  quantityNames: [countQuantity("count", "Count", "count")],
+  quantities: ({ count }): QuantityValues => (count === null ? {} : { count }),
   outline: noOutline,
   draw: noDrawing,
   problems: () => [],

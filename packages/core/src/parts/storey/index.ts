@@ -48,6 +48,8 @@ export const storeyKind: PartKind<StoreyPart> = {
     outsideUp: unmeasured,
   }),
   measures: () => [],
+  quantityNames: [],
+  quantities: () => ({}),
   outline: noOutline,
   draw: noDrawing,
   problems,

@@ -1,42 +1,33 @@
 import { feet, inches, type MeasuringSystem, millimetres, type Nanometres } from "../../units";
 import { newBase } from "../base";
-import { assumedChoice, assumedDimension, unmeasured } from "../dimension";
+import { assumedDimension, unmeasured } from "../dimension";
 import type { PartContext } from "../partKind";
 import { roomForOpening } from "./fit";
+import { newFramingParameters } from "./parameters";
 import type { Opening, StudWall } from "./schema";
 
-const DEFAULTS = {
-  imperial: { studSize: "2x4", spacingNm: inches(16), heightNm: inches(97.125) },
-  metric: { studSize: "38x89", spacingNm: millimetres(600), heightNm: millimetres(2400) },
-} as const;
+const HEIGHTS_NM: Record<MeasuringSystem, Nanometres> = { imperial: inches(97.125), metric: millimetres(2400) };
 
-/** Spacings a builder picks from; both lists are common practice. */
-export const SPACINGS_NM: Record<MeasuringSystem, readonly Nanometres[]> = {
-  imperial: [inches(12), inches(16), inches(19.2), inches(24)],
-  metric: [millimetres(300), millimetres(400), millimetres(450), millimetres(600)],
-};
+/** What a new wall is framed by until another is chosen. */
+export const FIRST_WALL_ASSEMBLY = { id: "inside-wall", version: 1 };
 
 /** A new wall has no length: that is the one figure only the tape can give. The rest is assumed until confirmed. */
 export function studWallDefaults(id: string, name: string, context: PartContext): StudWall {
-  const start = DEFAULTS[context.system];
   return {
     kind: "stud-wall",
-    schemaVersion: 2,
+    schemaVersion: 3,
     ...newBase(id, name),
     plan: null,
     ends: { left: "free", right: "free" },
     meetings: [],
     length: unmeasured,
-    height: assumedDimension(start.heightNm),
+    height: assumedDimension(HEIGHTS_NM[context.system]),
     openings: [],
-    parameters: {
-      studSize: assumedChoice<string>(start.studSize),
-      spacingNm: assumedChoice<number>(start.spacingNm),
-      bottomPlates: assumedChoice(1),
-      topPlates: assumedChoice(2),
-      bearing: assumedChoice(false),
-      sheathed: assumedChoice(false),
-    },
+    shape: { how: "level" },
+    repeats: 1,
+    assembly: FIRST_WALL_ASSEMBLY,
+    parameters: newFramingParameters(context.system),
+    choices: {},
   };
 }
 

@@ -3,7 +3,7 @@ import { type Dimension, measured } from "../dimension";
 import { changeById, figureSetters } from "../figures";
 import type { DimensionSlot } from "../partKind";
 import { headNm } from "./fit";
-import type { Opening, StudWall, WallOnPlan } from "./schema";
+import type { Opening, StudWall, WallOnPlan, WallShape } from "./schema";
 
 type OpeningField = "width" | "height" | "sill" | "position";
 
@@ -12,9 +12,41 @@ export function studWallDimensions(wall: StudWall): readonly DimensionSlot[] {
   if (wall.plan) return dimensionsOnPlan(wall, wall.plan);
   return [
     { path: "length", label: "Length", of: "", dimension: wall.length },
-    { path: "height", label: "Height", of: "", dimension: wall.height },
+    { path: "height", label: heightLabel(wall), of: "", dimension: wall.height },
+    ...shapeSlots(wall),
     ...wall.openings.flatMap(openingSlots),
   ];
+}
+
+const heightLabel = ({ shape }: StudWall): string =>
+  shape.how === "level" ? "Height" : shape.how === "slope" ? "Height, low end" : "Height, left end";
+
+function shapeSlots({ shape }: StudWall): DimensionSlot[] {
+  if (shape.how === "slope") {
+    return [{ path: "shape.highHeight", label: "Height, high end", of: "", dimension: shape.highHeight }];
+  }
+  if (shape.how === "gable") {
+    return [
+      { path: "shape.peakHeight", label: "Peak height", of: "", dimension: shape.peakHeight },
+      { path: "shape.peakAt", label: "Peak from left end", of: "", dimension: shape.peakAt },
+    ];
+  }
+  if (shape.how === "level") return [];
+  return shape.points.flatMap(({ id, at, height }, index) => [
+    { path: `shape.points.${id}.at`, label: "From left end", of: `Break ${index + 1}`, dimension: at },
+    { path: `shape.points.${id}.height`, label: "Height", of: `Break ${index + 1}`, dimension: height },
+  ]);
+}
+
+/** The shape with one of its figures changed; undefined for a path that is none. */
+function withShapeFigure(shape: WallShape, path: string, to: (now: Dimension) => Dimension): WallShape | undefined {
+  if (shape.how === "slope" && path === "shape.highHeight") return { ...shape, highHeight: to(shape.highHeight) };
+  if (shape.how === "gable" && path === "shape.peakHeight") return { ...shape, peakHeight: to(shape.peakHeight) };
+  if (shape.how === "gable" && path === "shape.peakAt") return { ...shape, peakAt: to(shape.peakAt) };
+  const point = /^shape\.points\.([^.]+)\.(at|height)$/.exec(path);
+  if (shape.how !== "points" || !point?.[1]) return undefined;
+  const field = point[2] === "at" ? "at" : "height";
+  return { ...shape, points: changeById(shape.points, point[1], (each) => ({ ...each, [field]: to(each[field]) })) };
 }
 
 /** On the plan, length and openings are the room's; a stretch's ends and the height are the wall's own. */
@@ -30,7 +62,8 @@ function dimensionsOnPlan(wall: StudWall, { roomId, hostId, stretch }: WallOnPla
   return [
     { path: "length", label: "Length", of: "", dimension: wall.length, typedOn },
     ...own,
-    { path: "height", label: "Height", of: "", dimension: wall.height },
+    { path: "height", label: heightLabel(wall), of: "", dimension: wall.height },
+    ...shapeSlots(wall),
     ...wall.openings.flatMap(openingSlots).map((slot) => ({ ...slot, typedOn: { partId: roomId, path: slot.path } })),
   ];
 }
@@ -72,6 +105,8 @@ export function withDimension(wall: StudWall, path: string, valueNm: Nanometres,
 const setters = figureSetters<StudWall>((wall, path, to) => {
   if (path === "length") return { ...wall, length: to(wall.length) };
   if (path === "height") return { ...wall, height: to(wall.height) };
+  const shape = withShapeFigure(wall.shape, path, to);
+  if (shape) return { ...wall, shape };
   const end = /^plan\.(from|to)$/.exec(path)?.[1];
   const { plan } = wall;
   if (plan?.stretch.how === "part" && (end === "from" || end === "to")) {

@@ -1,8 +1,10 @@
 import type { DrawnDimension, ElevationDrawing } from "../../drawing/drawing";
+import type { Point } from "../../geometry/point";
 import type { Rectangle } from "../../geometry/rectangle";
 import { feet, formatLength } from "../../units";
 import type { PartContext } from "../partKind";
 import { fromLeft, openingLeft, openingRight } from "./fit";
+import { highestOf, profileOf } from "./profile";
 import type { Opening, StudWall } from "./schema";
 
 /** A wall nobody has measured is drawn this long, with no figure on it. */
@@ -12,7 +14,7 @@ export const studWallOutline = (wall: StudWall): Rectangle => ({
   xNm: 0,
   yNm: 0,
   widthNm: wall.length.valueNm ?? UNMEASURED_LENGTH_NM,
-  heightNm: wall.height.valueNm ?? 0,
+  heightNm: wall.length.valueNm === null ? (wall.height.valueNm ?? 0) : highestOf(profileOf(wall)),
 });
 
 export const openingRectangle = (opening: Opening): Rectangle => ({
@@ -30,20 +32,31 @@ export function drawStudWall(wall: StudWall, context: PartContext): ElevationDra
     widthNm: outline.widthNm,
     heightNm: outline.heightNm,
     rectangles: [
-      { ...outline, id: "outline", role: "outline" },
+      { ...outline, ...slopedOutline(wall), id: "outline", role: "outline" },
       ...wall.openings.map((opening) => ({ ...openingRectangle(opening), id: opening.id, role: "opening" as const })),
     ],
     dimensions: [...wallDimensions(wall, outline, context), ...openingChain(wall, context)],
   };
 }
 
+/** The corners of a wall that is not level; nothing for a rectangle. */
+function slopedOutline(wall: StudWall): { points?: readonly Point[] } {
+  if (wall.shape.how === "level" || wall.length.valueNm === null) return {};
+  const foot = [
+    { xNm: wall.length.valueNm, yNm: 0 },
+    { xNm: 0, yNm: 0 },
+  ];
+  return { points: [...profileOf(wall), ...foot] };
+}
+
 function wallDimensions(wall: StudWall, outline: Rectangle, context: PartContext): DrawnDimension[] {
   const { valueNm } = wall.length;
   const lengthText = valueNm === null ? "length?" : formatLength(valueNm, context.system);
-  const heightText = formatLength(outline.heightNm, context.system);
+  const heightNm = wall.height.valueNm ?? 0;
+  const heightText = formatLength(heightNm, context.system);
   return [
     { id: "length", path: "length", direction: "along", fromNm: 0, toNm: outline.widthNm, row: 2, text: lengthText },
-    { id: "height", path: "height", direction: "up", fromNm: 0, toNm: outline.heightNm, row: 1, text: heightText },
+    { id: "height", path: "height", direction: "up", fromNm: 0, toNm: heightNm, row: 1, text: heightText },
   ];
 }
 

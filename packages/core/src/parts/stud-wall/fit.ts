@@ -1,20 +1,25 @@
 import { inches, type Nanometres } from "../../units";
 import type { PartContext } from "../partKind";
 import { sectionOf } from "../section";
+import { lowestUnderside, profileOf } from "./profile";
 import type { Opening, StudWall } from "./schema";
 
-/** Openings wider than this take two jack studs a side (common practice). */
-export const TWO_JACKS_FROM_NM: Nanometres = inches(72);
+export const jacksPerSide = (wall: StudWall, opening: Opening): number =>
+  (opening.width.valueNm ?? 0) > wall.parameters.twoJacksFromNm.value ? 2 : 1;
 
-export const jacksPerSide = (opening: Opening): number => ((opening.width.valueNm ?? 0) > TWO_JACKS_FROM_NM ? 2 : 1);
+/** King and jack studs on one side of an opening. */
+export const jambStuds = (wall: StudWall, opening: Opening): number =>
+  jacksPerSide(wall, opening) + wall.parameters.kingsPerSide.value;
 
 export const studThicknessNm = (wall: StudWall, context: PartContext): Nanometres =>
   sectionOf(context.sections, wall.parameters.studSize.value).thicknessNm;
 
-/** Where the top plates begin: the highest a rough opening can reach. */
-export function undersideOfTopPlatesNm(wall: StudWall, context: PartContext): Nanometres {
-  return (wall.height.valueNm ?? 0) - wall.parameters.topPlates.value * studThicknessNm(wall, context);
-}
+export const topPlatesNm = (wall: StudWall, context: PartContext): Nanometres =>
+  wall.parameters.topPlates.value * studThicknessNm(wall, context);
+
+/** Where the top plates begin over an opening: the highest it can reach. */
+export const highestHeadNm = (wall: StudWall, opening: Opening, context: PartContext): Nanometres =>
+  lowestUnderside(profileOf(wall), openingLeft(opening), openingRight(opening), topPlatesNm(wall, context));
 
 export const openingLeft = (opening: Opening): Nanometres => opening.position.valueNm ?? 0;
 export const openingRight = (opening: Opening): Nanometres => openingLeft(opening) + (opening.width.valueNm ?? 0);

@@ -7,6 +7,7 @@ import { studWallMeasures } from "./measures";
 import { studWallMigrations } from "./migrations";
 import { studWallOpenPoints } from "./openPoints";
 import { studWallProblems } from "./problems";
+import { studWallQuantities, WALL_QUANTITIES } from "./quantities";
 import { type StudWall, studWallSchema } from "./schema";
 
 export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
@@ -16,6 +17,8 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   migrations: studWallMigrations,
   defaults: studWallDefaults,
   measures: studWallMeasures,
+  quantityNames: WALL_QUANTITIES,
+  quantities: studWallQuantities,
   outline: studWallOutline,
   draw: drawStudWall,
   problems: studWallProblems,
@@ -32,4 +35,6 @@ export { openingRectangle } from "./draw";
 export * from "./fit";
 export * from "./measures";
 export * from "./openPoints";
+export * from "./parameters";
+export * from "./profile";
 export * from "./schema";

@@ -1,8 +1,10 @@
 import { areaOf, formatArea, formatLength, formatRunningLength, type SquareMetres } from "../../units";
 import type { Measure, PartContext } from "../partKind";
+import { areaUnder, profileOf } from "./profile";
 import type { StudWall } from "./schema";
 
-export const grossAreaOf = (wall: StudWall): SquareMetres => areaOf(wall.length.valueNm ?? 0, wall.height.valueNm ?? 0);
+/** With the triangle of a gable or slope. */
+export const grossAreaOf = (wall: StudWall): SquareMetres => areaUnder(profileOf(wall));
 
 export const openingAreaOf = (wall: StudWall): SquareMetres =>
   wall.openings.reduce((sum, opening) => sum + areaOf(opening.width.valueNm ?? 0, opening.height.valueNm ?? 0), 0);
@@ -24,7 +26,9 @@ export function studWallMeasures(wall: StudWall, { system }: PartContext): reado
   return [
     measure("length", "Length", formatRunningLength(valueNm, system), "as measured", length),
     measure("height", "Height", height, "as measured", height),
-    measure("area", "Area", gross, "length × height", `${length} × ${height} = ${gross}`),
+    wall.shape.how === "level"
+      ? measure("area", "Area", gross, "length × height", `${length} × ${height} = ${gross}`)
+      : measure("area", "Area", gross, "stretches × their mean heights, added up", `under the slope = ${gross}`),
     measure("net-area", "Area less openings", net, "area − openings", `${gross} − ${openings} = ${net}`),
   ];
 }

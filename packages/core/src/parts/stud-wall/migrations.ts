@@ -1,4 +1,8 @@
 import type { Migration } from "../../migrations/migrate";
+import { unaskedFramingParameters } from "./parameters";
+
+const record = (value: unknown): Record<string, unknown> =>
+  typeof value === "object" && value !== null ? { ...value } : {};
 
 export const studWallMigrations: readonly Migration[] = [
   {
@@ -13,5 +17,21 @@ export const studWallMigrations: readonly Migration[] = [
       ends: { left: "free", right: "free" },
       meetings: [],
     }),
+  },
+  {
+    // Framed by an assembly of its own choice and version; sloped tops; walls built more than once.
+    to: 3,
+    up: (wall) => {
+      const parameters = record(wall.parameters);
+      const outside = record(parameters.sheathed).value === true;
+      return {
+        ...wall,
+        shape: { how: "level" },
+        repeats: 1,
+        assembly: { id: outside ? "outside-wall" : "inside-wall", version: 1 },
+        parameters: { ...unaskedFramingParameters(), ...parameters },
+        choices: {},
+      };
+    },
   },
 ];

@@ -2,33 +2,41 @@ import { formatSpacing } from "../../units";
 import { figurePoints } from "../openPointsOf";
 import type { OpenPoint, PartContext } from "../partKind";
 import { studWallDimensions } from "./dimensions";
-import type { ParameterName, StudWall } from "./schema";
+import { FRAMING_PARAMETERS, framingParameter, type ParameterName } from "./parameters";
+import type { StudWall } from "./schema";
 
-export const PARAMETER_LABELS: Record<ParameterName, string> = {
-  studSize: "Stud size",
-  spacingNm: "Stud spacing",
-  bottomPlates: "Bottom plates",
-  topPlates: "Top plates",
-  bearing: "Bearing",
-  sheathed: "Sheathing outside",
+const WORDS: Record<string, string> = {
+  left: "Left end",
+  right: "Right end",
+  timber: "Cut from stock",
+  precut: "Precut",
+  "two-stud": "Two studs and clips",
+  "three-stud": "Three studs",
+  "four-stud": "Four studs",
+  "extra-studs": "Extra studs",
+  ladder: "Ladder blocking",
 };
 
-export const PARAMETER_NAMES = Object.keys(PARAMETER_LABELS) as ParameterName[];
+/** What a choice of a few is called. */
+export const choiceWords = (value: string): string => WORDS[value] ?? value;
 
-export function parameterText(wall: StudWall, name: ParameterName, context: PartContext): string {
+export function parameterText(wall: Pick<StudWall, "parameters">, name: ParameterName, context: PartContext): string {
   const { value } = wall.parameters[name];
-  if (name === "spacingNm") return formatSpacing(Number(value), context.system);
-  if (name === "studSize") return context.sections[String(value)]?.name ?? String(value);
   if (typeof value === "boolean") return value ? "Yes" : "No";
-  return String(value);
+  const { kind } = framingParameter(name);
+  if (kind === "length") return value === 0 ? "None" : formatSpacing(Number(value), context.system);
+  if (kind === "section") return context.sections[String(value)]?.name ?? String(value);
+  return choiceWords(String(value));
 }
 
 /** What is missing, refused or assumed on this wall, in the order to settle it. */
 export function studWallOpenPoints(wall: StudWall, context: PartContext): readonly OpenPoint[] {
   const figures = figurePoints(studWallDimensions(wall), context.system);
-  const choices = PARAMETER_NAMES.filter((name) => wall.parameters[name].assumed).map((name): OpenPoint => {
-    const message = `${PARAMETER_LABELS[name]} is assumed: ${parameterText(wall, name, context)}`;
-    return { path: `parameters.${name}`, kind: "assumed", message };
-  });
+  const choices = FRAMING_PARAMETERS.filter(({ key, asked }) => asked && wall.parameters[key].assumed).map(
+    ({ key, label }): OpenPoint => {
+      const message = `${label} is assumed: ${parameterText(wall, key, context)}`;
+      return { path: `parameters.${key}`, kind: "assumed", message };
+    },
+  );
   return [...figures, ...choices];
 }

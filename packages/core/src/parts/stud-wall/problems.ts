@@ -2,15 +2,7 @@ import { type Problem, problem } from "../../problems/problem";
 import { formatLength, metres, type Nanometres } from "../../units";
 import type { Dimension } from "../dimension";
 import type { PartContext } from "../partKind";
-import {
-  fromLeft,
-  headNm,
-  jacksPerSide,
-  openingLeft,
-  openingRight,
-  studThicknessNm,
-  undersideOfTopPlatesNm,
-} from "./fit";
+import { fromLeft, headNm, highestHeadNm, jambStuds, openingLeft, openingRight, studThicknessNm } from "./fit";
 import type { Opening, StudWall } from "./schema";
 
 const LONGEST_WALL_NM = metres(200);
@@ -22,7 +14,11 @@ export function studWallProblems(wall: StudWall, context: PartContext): readonly
     const message = `There is no stud size “${wall.parameters.studSize.value}” in the library.`;
     return [problem("unknown-section", "parameters.studSize.value", message)];
   }
-  const ownProblems = [...lengthProblems(wall, context), ...heightProblems(wall, context)];
+  const ownProblems = [
+    ...lengthProblems(wall, context),
+    ...heightProblems(wall, context),
+    ...shapeProblems(wall, context),
+  ];
   if (ownProblems.length > 0) return ownProblems;
   const sizes = wall.openings.flatMap((opening) => sizeProblems(opening, context));
   if (sizes.length > 0) return sizes;
@@ -67,6 +63,43 @@ function heightProblems(wall: StudWall, context: PartContext): Problem[] {
   return [];
 }
 
+/** The figures of a slope or gable: within the wall, in order, and above the plates. */
+function shapeProblems(wall: StudWall, context: PartContext): Problem[] {
+  const { shape } = wall;
+  const lengthNm = wall.length.valueNm;
+  const lowNm = wall.height.valueNm;
+  if (shape.how === "level" || lengthNm === null || lowNm === null) return [];
+  const say = (nm: Nanometres) => formatLength(nm, context.system);
+  const high = (path: string, nm: Nanometres | null, what: string): Problem[] => {
+    if (nm === null) return [];
+    if (nm > HIGHEST_WALL_NM) {
+      return [problem("too-high", path, `A wall is at most ${say(HIGHEST_WALL_NM)} high. Check the unit.`)];
+    }
+    return nm > lowNm ? [] : [problem("not-higher", path, `The ${what} is above the low height, ${say(lowNm)}.`)];
+  };
+  if (shape.how === "slope") return high("shape.highHeight", shape.highHeight.valueNm, "high end");
+  const along = (path: string, nm: Nanometres | null): Problem[] =>
+    nm === null || (nm > 0 && nm < lengthNm)
+      ? []
+      : [problem("outside-wall", path, `This lies between the ends of the wall, 0 to ${say(lengthNm)}.`)];
+  if (shape.how === "gable") {
+    return [
+      ...high("shape.peakHeight", shape.peakHeight.valueNm, "peak"),
+      ...along("shape.peakAt", shape.peakAt.valueNm),
+    ];
+  }
+  const leastNm = (wall.parameters.bottomPlates.value + 2) * studThicknessNm(wall, context);
+  return shape.points.flatMap(({ id, at, height }, index) => {
+    const beforeNm = shape.points[index - 1]?.at.valueNm ?? 0;
+    const path = `shape.points.${id}`;
+    if (at.valueNm !== null && (at.valueNm <= beforeNm || at.valueNm > lengthNm)) {
+      return [problem("outside-wall", `${path}.at`, `This lies past ${say(beforeNm)} and within ${say(lengthNm)}.`)];
+    }
+    if (height.valueNm === null || (height.valueNm > leastNm && height.valueNm <= HIGHEST_WALL_NM)) return [];
+    return [problem("too-low", `${path}.height`, `A height here is more than ${say(leastNm)}.`)];
+  });
+}
+
 function duplicateIds(wall: StudWall): Problem[] {
   return wall.openings.flatMap((opening, index) =>
     wall.openings.findIndex((other) => other.id === opening.id) === index
@@ -98,7 +131,7 @@ function sizeProblems(opening: Opening, _context: PartContext): Problem[] {
 
 function verticalProblems(wall: StudWall, opening: Opening, context: PartContext): Problem[] {
   const say = (nm: Nanometres) => formatLength(nm, context.system);
-  const undersideNm = undersideOfTopPlatesNm(wall, context);
+  const undersideNm = highestHeadNm(wall, opening, context);
   const sillNm = opening.sill.valueNm ?? 0;
   if (opening.kind === "door" && sillNm > 0) {
     return [problem("door-with-sill", `openings.${opening.id}.sill`, `${opening.name}: a door stands on the floor.`)];
@@ -128,7 +161,7 @@ function widthProblems(wall: StudWall, opening: Opening, context: PartContext): 
     const message = `${opening.name} is ${say(widthNm)} wide; the wall is ${say(lengthNm)} long.`;
     return [problem("opening-too-wide", `openings.${opening.id}.width`, message)];
   }
-  const jambNm = (jacksPerSide(opening) + 1) * studThicknessNm(wall, context);
+  const jambNm = jambStuds(wall, opening) * studThicknessNm(wall, context);
   if (openingRight(opening) > lengthNm) {
     const message = `${opening.name} would end ${say(openingRight(opening) - lengthNm)} past the right end of the wall.`;
     return [problem("opening-past-end", `openings.${opening.id}.position`, message)];
@@ -151,7 +184,9 @@ function neighbourProblems(wall: StudWall, context: PartContext): Problem[] {
     const gapNm = openingLeft(opening) - openingRight(before);
     if (gapNm < 0)
       return [problem("openings-overlap", path, `${opening.name} overlaps ${before.name} by ${say(-gapNm)}.`)];
-    const studs = jacksPerSide(before) + jacksPerSide(opening) + 1;
+    const { kingsPerSide } = wall.parameters;
+    // One set of kings serves both.
+    const studs = jambStuds(wall, before) + jambStuds(wall, opening) - kingsPerSide.value;
     const leastNm = studs * studThicknessNm(wall, context);
     if (gapNm >= leastNm) return [];
     const message = `${before.name} and ${opening.name} are ${say(gapNm)} apart; the studs between them need ${say(leastNm)}.`;

@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { partBase } from "../base";
-import { chosenSchema, dimensionSchema } from "../dimension";
+import { dimensionSchema } from "../dimension";
+import { assemblyRefSchema, choicesSchema } from "../use";
+import { framingParametersSchema } from "./parameters";
 
 export const OPENING_KINDS = ["door", "window", "plain"] as const;
 
@@ -34,12 +36,28 @@ export const wallOnPlanSchema = z.object({
 });
 export type WallOnPlan = z.infer<typeof wallOnPlanSchema>;
 
+/** The top of a wall. `height` is its left end's, and for a single slope the low end's. */
+export const wallShapeSchema = z.discriminatedUnion("how", [
+  z.object({ how: z.literal("level") }),
+  z.object({ how: z.literal("slope"), up: z.enum(["left", "right"]), highHeight: dimensionSchema }),
+  z.object({ how: z.literal("gable"), peakHeight: dimensionSchema, peakAt: dimensionSchema }),
+  /** From the left end's height through each point in turn, then level to the right end. */
+  z.object({
+    how: z.literal("points"),
+    points: z
+      .array(z.object({ id: z.string().min(1).max(40), at: dimensionSchema, height: dimensionSchema }))
+      .min(1)
+      .max(20),
+  }),
+]);
+export type WallShape = z.infer<typeof wallShapeSchema>;
+
 export const WALL_ENDS = ["free", "corner-through", "corner-butts", "meets"] as const;
 export type WallEnd = (typeof WALL_ENDS)[number];
 
 export const studWallSchema = z.object({
   kind: z.literal("stud-wall"),
-  schemaVersion: z.literal(2),
+  schemaVersion: z.literal(3),
   ...partBase,
   /** Null for a wall measured by itself. */
   plan: wallOnPlanSchema.nullable(),
@@ -50,15 +68,14 @@ export const studWallSchema = z.object({
   length: dimensionSchema,
   height: dimensionSchema,
   openings: z.array(openingSchema).max(60),
-  parameters: z.object({
-    studSize: chosenSchema(z.string().min(1).max(40)),
-    spacingNm: chosenSchema(z.int().min(100_000_000).max(1_300_000_000)),
-    bottomPlates: chosenSchema(z.int().min(1).max(3)),
-    topPlates: chosenSchema(z.int().min(1).max(3)),
-    bearing: chosenSchema(z.boolean()),
-    sheathed: chosenSchema(z.boolean()),
-  }),
+  /** Its top: level at `height`, or as the shape says. */
+  shape: wallShapeSchema,
+  /** How often the wall is built. */
+  repeats: z.int().min(1).max(500),
+  /** What it is framed by, in the version it is counted with. */
+  assembly: assemblyRefSchema,
+  parameters: framingParametersSchema,
+  /** Choices for what parameters the assembly has beyond those of framing. */
+  choices: choicesSchema,
 });
 export type StudWall = z.infer<typeof studWallSchema>;
-export type StudWallParameters = StudWall["parameters"];
-export type ParameterName = keyof StudWallParameters;

@@ -1,0 +1,30 @@
+import { assemblyJsonSchema, compileAssembly, runExamples } from "@wide-porch/core";
+import Ajv2020 from "ajv/dist/2020";
+import { library, starterAssemblies, starterPriceList } from "./index";
+
+describe("the starter assemblies", () => {
+  it.each(starterAssemblies.map((each) => [`${each.id}, ${each.system}`, each] as const))(
+    "%s has sound formulas, and its worked examples come out",
+    (_, assembly) => {
+      expect(compileAssembly(assembly).problems).toEqual([]);
+      const failing = runExamples(assembly, library).filter((each) => !each.passes);
+      expect(failing).toEqual([]);
+    },
+  );
+
+  it("fit the published JSON Schema", () => {
+    const validate = new Ajv2020({ strict: false }).compile(assemblyJsonSchema());
+    for (const each of starterAssemblies) {
+      expect([each.id, validate(each), validate.errors]).toEqual([each.id, true, null]);
+    }
+  });
+
+  it("come in both systems, with items of the price list for all that has a fixed code", () => {
+    const ids = (system: string) => starterAssemblies.filter((each) => each.system === system).map((each) => each.id);
+    expect(ids("imperial").toSorted()).toEqual(ids("metric").toSorted());
+    const codes = new Set(starterPriceList.map((item) => item.code));
+    const asked = starterAssemblies.flatMap((each) => each.rules.map((rule) => rule.item));
+    const missing = asked.filter((item) => item !== "" && !item.includes("{") && !codes.has(item));
+    expect(missing).toEqual([]);
+  });
+});

@@ -1,0 +1,217 @@
+import { isPieceRole, type PieceRole } from "../parts";
+import {
+  type CompiledFormula,
+  checkFormula,
+  childrenOf,
+  compileFormula,
+  type Expression,
+  type FormulaProblem,
+  type FormulaType,
+  isMeasuredUnit,
+  type NameTypes,
+  namesIn,
+  parseFormula,
+  type Span,
+  sameDims,
+  typeOfUnit,
+  typeWords,
+} from "./formula";
+import { knownNames, parameterProblem } from "./parameters";
+import type { Assembly, AssemblyRule } from "./schema";
+
+/** Something wrong in an assembly: where in its record, and where in the formula there. */
+export type AssemblyProblem = {
+  readonly code: string;
+  readonly path: string;
+  readonly message: string;
+  readonly span?: Span;
+};
+
+/** A formula ready for use, or undefined with its problem noted. */
+export type ReadyFormula = { readonly text: string; readonly expression: Expression; readonly run: CompiledFormula };
+
+export type CompiledRule = {
+  readonly rule: AssemblyRule;
+  readonly index: number;
+  readonly formula: ReadyFormula | undefined;
+  readonly when: ReadyFormula | undefined;
+  /** Roles its formula counts: the pieces that a line lights. */
+  readonly roles: readonly PieceRole[];
+  /** Names its formulas use. */
+  readonly uses: readonly string[];
+  readonly problems: readonly AssemblyProblem[];
+};
+
+export type CompiledAssembly = {
+  readonly assembly: Assembly;
+  /** In the order to work them out: a rule after those whose results it uses. Rules in a circle are left out. */
+  readonly inOrder: readonly CompiledRule[];
+  /** In the order written. */
+  readonly rules: readonly CompiledRule[];
+  readonly wording: readonly { readonly when: ReadyFormula | undefined; readonly text: string }[];
+  readonly problems: readonly AssemblyProblem[];
+};
+
+type Field = { readonly path: string; readonly text: string };
+type Read = { readonly ready?: ReadyFormula; readonly type?: FormulaType; readonly problem?: AssemblyProblem };
+
+function read({ path, text }: Field, names: NameTypes): Read {
+  const noted = (each: FormulaProblem): Read => ({ problem: { ...each, path } });
+  const parsed = parseFormula(text);
+  if (!parsed.ok) return noted(parsed.problem);
+  const { expression } = parsed;
+  const checked = checkFormula(text, expression, names);
+  if (!checked.ok) return noted(checked.problem);
+  return { ready: { text, expression, run: compileFormula(expression) }, type: checked.type };
+}
+
+function rolesIn(expression: Expression): PieceRole[] {
+  const own =
+    expression.is === "call"
+      ? expression.args.flatMap((arg) => (arg.is === "text" && isPieceRole(arg.value) ? [arg.value] : []))
+      : [];
+  return [...new Set([...own, ...childrenOf(expression).flatMap(rolesIn)])];
+}
+
+/** Whether a formula is nothing but a count of pieces, so that their lengths can be cut. */
+const countsPieces = (expression: Expression): boolean => expression.is === "call" && expression.name === "pieces";
+
+const problemAt = (code: string, path: string, message: string): AssemblyProblem => ({ code, path, message });
+
+function typeProblems(rule: AssemblyRule, path: string, type: FormulaType): AssemblyProblem[] {
+  const wanted = typeOfUnit(rule.unit);
+  const fits = type.is === "number" && wanted.is === "number" && sameDims(type.dims, wanted.dims);
+  if (fits) return [];
+  const unit = isMeasuredUnit(rule.unit) ? typeWords(wanted) : `a count of “${rule.unit}”`;
+  const message = `${rule.label} is ${unit}, and the formula gives ${typeWords(type)}.`;
+  return [problemAt("wrong-unit", `${path}.formula`, message)];
+}
+
+const BRACED = /\{(\w+)\}/g;
+export const bracedNames = (text: string): string[] => [...text.matchAll(BRACED)].map((match) => match[1] ?? "");
+
+function itemProblems(rule: AssemblyRule, path: string, names: NameTypes): AssemblyProblem[] {
+  const unknown = bracedNames(rule.item).filter((name) => name !== "section" && !names.has(name));
+  return unknown.map((name) =>
+    problemAt("unknown-name", `${path}.item`, `${rule.label}: the item names “${name}”, which there is not.`),
+  );
+}
+
+function compileRule(rule: AssemblyRule, index: number, names: NameTypes): CompiledRule {
+  const path = `rules.${index}`;
+  const formula = read({ path: `${path}.formula`, text: rule.formula }, names);
+  const when = rule.when === undefined ? {} : read({ path: `${path}.when`, text: rule.when }, names);
+  const problems = [formula.problem, when.problem].filter((each) => each !== undefined);
+  if (formula.type) problems.push(...typeProblems(rule, path, formula.type));
+  if (when.type && when.type.is !== "yes-no") {
+    const message = `${rule.label}: the condition gives ${typeWords(when.type)}; it has to be a yes or no.`;
+    problems.push(problemAt("not-yes-no", `${path}.when`, message));
+  }
+  if (rule.buying === "cut" && formula.ready && !countsPieces(formula.ready.expression)) {
+    const message = `${rule.label} is cut from stock lengths, so its formula counts pieces: pieces("stud").`;
+    problems.push(problemAt("cut-counts-pieces", `${path}.formula`, message));
+  }
+  problems.push(...itemProblems(rule, path, names));
+  const expressions = [formula.ready?.expression, when.ready?.expression].filter((each) => each !== undefined);
+  return {
+    rule,
+    index,
+    formula: problems.some((each) => each.path === `${path}.formula`) ? undefined : formula.ready,
+    when: when.ready,
+    roles: formula.ready ? rolesIn(formula.ready.expression) : [],
+    uses: expressions.flatMap(namesIn),
+    problems,
+  };
+}
+
+/** Rules after those they use; those in a circle are named and left out. */
+function putInOrder(rules: readonly CompiledRule[]): { inOrder: CompiledRule[]; problems: AssemblyProblem[] } {
+  const byName = new Map(rules.map((each) => [each.rule.name, each]));
+  const state = new Map<CompiledRule, "open" | "done" | "circle">();
+  const inOrder: CompiledRule[] = [];
+  const problems: AssemblyProblem[] = [];
+  const visit = (each: CompiledRule, path: readonly CompiledRule[]): boolean => {
+    const seen = state.get(each);
+    if (seen === "done") return true;
+    if (seen === "circle") return false;
+    if (seen === "open") {
+      const circle = [...path.slice(path.indexOf(each)), each].map(({ rule }) => `“${rule.label}”`);
+      const message = `${circle.join(" needs ")}: they go round in a circle, and none can be worked out.`;
+      problems.push(problemAt("cycle", `rules.${each.index}.formula`, message));
+      return false;
+    }
+    state.set(each, "open");
+    const needs = each.uses.flatMap((name) => byName.get(name) ?? []);
+    const all = needs.map((need) => visit(need, [...path, each]));
+    const sound = all.every(Boolean);
+    state.set(each, sound ? "done" : "circle");
+    if (sound) inOrder.push(each);
+    return sound;
+  };
+  for (const each of rules) visit(each, []);
+  return { inOrder, problems };
+}
+
+function duplicateNames(assembly: Assembly): AssemblyProblem[] {
+  const measured = new Set(
+    knownNames(assembly)
+      .filter((each) => each.from === "measured")
+      .map((each) => each.name),
+  );
+  const seen = new Set<string>(measured);
+  const check = (name: string, path: string): AssemblyProblem[] => {
+    const taken = seen.has(name);
+    seen.add(name);
+    const message = measured.has(name)
+      ? `“${name}” is a measured value already; choose another name.`
+      : `“${name}” is used twice; each name stands for one thing.`;
+    return taken ? [problemAt("name-taken", path, message)] : [];
+  };
+  return [
+    ...assembly.parameters.flatMap(({ name }, index) => check(name, `parameters.${index}.name`)),
+    ...assembly.rules.flatMap(({ name }, index) => check(name, `rules.${index}.name`)),
+  ];
+}
+
+const parameterProblems = (assembly: Assembly): AssemblyProblem[] =>
+  assembly.parameters.flatMap((parameter, index) => {
+    const wrong = parameterProblem(parameter, parameter.default);
+    return wrong === undefined ? [] : [problemAt("bad-default", `parameters.${index}.default`, wrong)];
+  });
+
+function compile(assembly: Assembly): CompiledAssembly {
+  const names: NameTypes = new Map(knownNames(assembly).map(({ name, type }) => [name, type]));
+  const rules = assembly.rules.map((rule, index) => compileRule(rule, index, names));
+  const { inOrder, problems: circles } = putInOrder(rules);
+  const wording = assembly.wording.map(({ when, text }, index) => ({
+    text,
+    ...(when === undefined ? { ready: undefined } : read({ path: `wording.${index}.when`, text: when }, names)),
+  }));
+  return {
+    assembly,
+    rules,
+    inOrder,
+    // A sentence whose condition cannot be read is not said.
+    wording: wording
+      .filter((each) => !("problem" in each && each.problem))
+      .map(({ text, ready }) => ({ text, when: ready })),
+    problems: [
+      ...duplicateNames(assembly),
+      ...parameterProblems(assembly),
+      ...rules.flatMap((each) => each.problems),
+      ...circles,
+      ...wording.flatMap((each) => ("problem" in each && each.problem ? [each.problem] : [])),
+    ],
+  };
+}
+
+const compiled = new WeakMap<Assembly, CompiledAssembly>();
+
+/** Compiles an assembly once; what is wrong in it is told beside what can still be worked out. */
+export function compileAssembly(assembly: Assembly): CompiledAssembly {
+  const known = compiled.get(assembly);
+  if (known) return known;
+  const fresh = compile(assembly);
+  compiled.set(assembly, fresh);
+  return fresh;
+}

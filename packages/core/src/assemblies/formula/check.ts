@@ -1,0 +1,294 @@
+import { distance } from "fastest-levenshtein";
+import { isPieceRole, PIECE_ROLES, SHEET_ROLES } from "../../parts";
+import type { Expression, FormulaProblem, Span } from "./expression";
+import { type FormulaFunction, FUNCTIONS, functionOf, type Takes } from "./functions";
+import {
+  COUNT,
+  type Dims,
+  type FormulaType,
+  LENGTH,
+  plusDims,
+  sameDims,
+  TEXT,
+  timesDims,
+  typeWords,
+  YES_NO,
+} from "./types";
+import { UNITS, unitOf } from "./words";
+
+/** The names a formula may use, and what each is. */
+export type NameTypes = ReadonlyMap<string, FormulaType>;
+
+export type CheckedFormula =
+  | { readonly ok: true; readonly type: FormulaType }
+  | { readonly ok: false; readonly problem: FormulaProblem };
+
+class Mistake extends Error {
+  constructor(readonly problem: FormulaProblem) {
+    super(problem.message);
+  }
+}
+
+const mistake = (code: string, message: string, span: Span): never => {
+  throw new Mistake({ code, message, span });
+};
+
+/** The nearest of the names, where it is near enough to be a slip of the fingers. */
+export function nearest(name: string, names: Iterable<string>): string | undefined {
+  const limit = name.length > 3 ? Math.max(2, Math.floor(name.length / 3)) : 1;
+  return [...names]
+    .map((each) => ({ each, away: distance(name.toLowerCase(), each.toLowerCase()) }))
+    .filter(({ away }) => away <= limit)
+    .toSorted((a, b) => a.away - b.away)[0]?.each;
+}
+
+const orNearest = (name: string, names: Iterable<string>): string => {
+  const found = nearest(name, names);
+  return found ? ` Did you mean “${found}”?` : "";
+};
+
+/** Checks one formula's names and units: a walk over its tree that carries the text along to quote from it. */
+class Checker {
+  constructor(
+    private readonly text: string,
+    private readonly names: NameTypes,
+  ) {}
+
+  private quote({ span }: Expression): string {
+    return `“${this.text.slice(span.from, span.to)}”`;
+  }
+
+  typeOf(expression: Expression): FormulaType {
+    switch (expression.is) {
+      case "number":
+        return COUNT;
+      case "text":
+        return TEXT;
+      case "yes-no":
+        return YES_NO;
+      case "name":
+        return this.name(expression.name, expression.span);
+      case "unary":
+        return this.unary(expression);
+      case "binary":
+        return this.binary(expression);
+      case "if":
+        return this.choice(expression);
+      case "call":
+        return this.call(expression);
+    }
+  }
+
+  private name(name: string, span: Span): FormulaType {
+    const type = this.names.get(name) ?? unitOf(name)?.type;
+    if (type) return type;
+    if (functionOf(name)) return mistake("function-alone", `“${name}” needs brackets: ${name}(…).`, span);
+    const all = [...this.names.keys(), ...Object.keys(UNITS)];
+    return mistake("unknown-name", `There is no “${name}” here.${orNearest(name, all)}`, span);
+  }
+
+  private number(expression: Expression, what: string): Dims {
+    const type = this.typeOf(expression);
+    if (type.is === "number") return type.dims;
+    return mistake("not-a-number", `${this.quote(expression)} is ${typeWords(type)}; ${what}.`, expression.span);
+  }
+
+  private yesNo(expression: Expression): void {
+    const type = this.typeOf(expression);
+    if (type.is === "yes-no") return;
+    const message = `${this.quote(expression)} is ${typeWords(type)}; here a yes or no is needed, such as ${this.quote(expression).slice(1, -1)} > 0.`;
+    mistake("not-yes-no", message, expression.span);
+  }
+
+  private unary({ operator, of }: Expression & { is: "unary" }): FormulaType {
+    if (operator === "-") return { is: "number", dims: this.number(of, "only a quantity has a sign") };
+    this.yesNo(of);
+    return YES_NO;
+  }
+
+  private binary(expression: Expression & { is: "binary" }): FormulaType {
+    const { operator, left, right } = expression;
+    switch (operator) {
+      case "and":
+      case "or":
+        this.yesNo(left);
+        this.yesNo(right);
+        return YES_NO;
+      case "*":
+      case "/": {
+        const what = operator === "*" ? "only quantities are multiplied" : "only quantities are divided";
+        return {
+          is: "number",
+          dims: plusDims(this.number(left, what), this.number(right, what), operator === "*" ? 1 : -1),
+        };
+      }
+      case "^":
+        return this.power(left, right);
+      case "+":
+      case "-": {
+        const what = operator === "+" ? "only quantities are added" : "only quantities are taken off";
+        const [a, b] = [this.number(left, what), this.number(right, what)];
+        if (isZero(left)) return { is: "number", dims: b };
+        if (isZero(right) || sameDims(a, b)) return { is: "number", dims: a };
+        const [from, to] = [typeWords({ is: "number", dims: a }), typeWords({ is: "number", dims: b })];
+        const done = operator === "+" ? "cannot be added" : "cannot be taken from each other";
+        const message = `${this.quote(left)} is ${from} and ${this.quote(right)} is ${to}: they ${done}.`;
+        return mistake("units-differ", message, expression.span);
+      }
+      default:
+        return this.comparison(expression);
+    }
+  }
+
+  private power(left: Expression, right: Expression): FormulaType {
+    const dims = this.number(left, "only a quantity has a power");
+    this.number(right, "a power is a number");
+    if (right.is === "number" && Number.isInteger(right.value)) {
+      return { is: "number", dims: timesDims(dims, right.value) };
+    }
+    if (sameDims(dims, [0, 0, 0])) return COUNT;
+    return mistake(
+      "power",
+      `A power of ${typeWords({ is: "number", dims })} is a whole number, such as 2.`,
+      right.span,
+    );
+  }
+
+  private comparison(expression: Expression & { is: "binary" }): FormulaType {
+    const { left, right, operator } = expression;
+    const [a, b] = [this.typeOf(left), this.typeOf(right)];
+    const ordered = operator !== "==" && operator !== "!=";
+    const comparable =
+      a.is === b.is &&
+      (a.is !== "number" || b.is !== "number" || sameDims(a.dims, b.dims)) &&
+      !(ordered && a.is !== "number");
+    const withZero = a.is === "number" && b.is === "number" && (isZero(left) || isZero(right));
+    if (comparable || withZero) return YES_NO;
+    const message = `${this.quote(left)} is ${typeWords(a)} and ${this.quote(right)} is ${typeWords(b)}: they cannot be compared.`;
+    return mistake("units-differ", message, expression.span);
+  }
+
+  private choice({ when, then, otherwise, span }: Expression & { is: "if" }): FormulaType {
+    this.yesNo(when);
+    const [a, b] = [this.typeOf(then), this.typeOf(otherwise)];
+    if (a.is === b.is && (a.is !== "number" || b.is !== "number" || sameDims(a.dims, b.dims))) return a;
+    if (a.is === "number" && b.is === "number" && isZero(then)) return b;
+    if (a.is === "number" && b.is === "number" && isZero(otherwise)) return a;
+    return mistake("units-differ", `One way gives ${typeWords(a)}, the other ${typeWords(b)}.`, span);
+  }
+
+  private call(expression: Expression & { is: "call" }): FormulaType {
+    const { name, nameSpan, args } = expression;
+    const found = functionOf(name);
+    if (!found) {
+      if (this.names.has(name)) {
+        return mistake("not-a-function", `“${name}” is a value: write × between it and the bracket.`, nameSpan);
+      }
+      const all = FUNCTIONS.map((each) => each.name);
+      return mistake("unknown-function", `There is no “${name}(…)”.${orNearest(name, all)}`, nameSpan);
+    }
+    this.arguments(found, expression);
+    if (found.gives === "same") return args[0] ? this.firstWithUnit(args) : COUNT;
+    if (found.gives === "root") return this.root(args[0]);
+    return found.gives;
+  }
+
+  private firstWithUnit(args: readonly Expression[]): FormulaType {
+    const [first] = args;
+    return this.typeOf(
+      args.find((each) => !isZero(each)) ?? first ?? { is: "number", value: 0, span: { from: 0, to: 0 } },
+    );
+  }
+
+  private root(of: Expression | undefined): FormulaType {
+    if (!of) return COUNT;
+    const dims = this.number(of, "only a quantity has a root");
+    if (dims.every((power) => power % 2 === 0)) return { is: "number", dims: timesDims(dims, 0.5) };
+    return mistake(
+      "root",
+      `${this.quote(of)} is ${typeWords({ is: "number", dims })}, which has no square root.`,
+      of.span,
+    );
+  }
+
+  private arguments({ name, takes }: FormulaFunction, { args, nameSpan }: Expression & { is: "call" }): void {
+    const last = takes[takes.length - 1];
+    const many = last === "roles" || last === "same";
+    if (args.length < takes.length || (!many && args.length > takes.length)) {
+      const wanted = takes.length === 0 ? "nothing" : takes.map((each) => TAKES_WORDS[each]).join(", ");
+      mistake("arguments", `${name}(…) takes ${wanted} in its brackets.`, nameSpan);
+    }
+    if (last === "same") {
+      this.allAlike(args);
+      return;
+    }
+    for (const [index, arg] of args.entries()) this.argument(name, takes[index] ?? last ?? "number", arg);
+  }
+
+  private argument(name: string, takes: Takes, arg: Expression): void {
+    if (takes === "roles" || takes === "sheet-role") {
+      this.role(takes, arg);
+      return;
+    }
+    const type = this.typeOf(arg);
+    if (takes === "sheet-size") {
+      if (type.is !== "text")
+        mistake("not-a-size", `${this.quote(arg)} is ${typeWords(type)}, not a sheet size.`, arg.span);
+      return;
+    }
+    if (type.is !== "number") {
+      mistake("not-a-number", `${this.quote(arg)} is ${typeWords(type)}; ${name}(…) takes a quantity.`, arg.span);
+      return;
+    }
+    const wanted = takes === "count" ? COUNT : takes === "length" ? LENGTH : undefined;
+    if (wanted?.is !== "number" || sameDims(wanted.dims, type.dims)) return;
+    const advice = takes === "count" ? " Divide it by another first." : "";
+    const message = `${name}(…) takes ${typeWords(wanted)}, and ${this.quote(arg)} is ${typeWords(type)}.${advice}`;
+    mistake("units-differ", message, arg.span);
+  }
+
+  private role(takes: "roles" | "sheet-role", arg: Expression): void {
+    const roles: readonly string[] = takes === "roles" ? PIECE_ROLES : SHEET_ROLES;
+    if (arg.is !== "text") {
+      mistake("not-a-role", `Here goes a role in quotes, such as "${roles[0]}".`, arg.span);
+      return;
+    }
+    if (roles.includes(arg.value) && isPieceRole(arg.value)) return;
+    mistake("unknown-role", `There is no role “${arg.value}”.${orNearest(arg.value, roles)}`, arg.span);
+  }
+
+  private allAlike(args: readonly Expression[]): void {
+    const lead = args.find((each) => !isZero(each));
+    if (!lead) return;
+    const dims = this.number(lead, "only quantities have a least and a most");
+    for (const arg of args) {
+      const other = this.number(arg, "only quantities have a least and a most");
+      if (isZero(arg) || sameDims(dims, other)) continue;
+      const message = `${this.quote(lead)} is ${typeWords({ is: "number", dims })} and ${this.quote(arg)} is ${typeWords({ is: "number", dims: other })}: they cannot be compared.`;
+      mistake("units-differ", message, arg.span);
+    }
+  }
+}
+
+const TAKES_WORDS: Record<Takes, string> = {
+  count: "a count",
+  length: "a length",
+  roles: "roles in quotes",
+  "sheet-role": "a role of sheets in quotes",
+  "sheet-size": "a sheet size",
+  same: "quantities",
+  number: "a quantity",
+};
+
+/** Nothing is nothing, in any unit. */
+const isZero = (expression: Expression): boolean => expression.is === "number" && expression.value === 0;
+
+/** What a formula gives, by its units; or the first thing wrong with it, in words, and where. */
+export function checkFormula(text: string, expression: Expression, names: NameTypes): CheckedFormula {
+  try {
+    return { ok: true, type: new Checker(text, names).typeOf(expression) };
+  } catch (error) {
+    if (error instanceof Mistake) return { ok: false, problem: error.problem };
+    throw error;
+  }
+}

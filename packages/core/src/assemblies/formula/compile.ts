@@ -1,0 +1,129 @@
+import type { Expression, FormulaProblem } from "./expression";
+import { functionOf, type Value } from "./functions";
+import type { LaidOut } from "./laidOut";
+import { unitOf } from "./words";
+
+/** What a formula is worked out over. */
+export type Ground = { readonly values: ReadonlyMap<string, Value>; readonly laid: LaidOut };
+
+export type Worked =
+  | { readonly ok: true; readonly value: Value }
+  | { readonly ok: false; readonly problem: FormulaProblem };
+export type CompiledFormula = (ground: Ground) => Worked;
+
+type Run = (ground: Ground) => Value;
+
+/** A fault in working out, carried up to `compileFormula`'s edge. */
+class Fault extends Error {
+  constructor(readonly problem: FormulaProblem) {
+    super(problem.message);
+  }
+}
+
+const numberOf = (value: Value): number => (typeof value === "number" ? value : Number.NaN);
+/** Lengths come as sums of floating metres: what is equal but for a hair is equal. */
+const HAIR = 1e-9;
+const equal = (a: Value, b: Value): boolean =>
+  typeof a === "number" && typeof b === "number" ? Math.abs(a - b) <= HAIR * Math.max(1, Math.abs(a)) : a === b;
+
+function run(expression: Expression): Run {
+  switch (expression.is) {
+    case "number":
+    case "text":
+    case "yes-no": {
+      const { value } = expression;
+      return () => value;
+    }
+    case "name":
+      return runName(expression);
+    case "unary": {
+      const of = run(expression.of);
+      return expression.operator === "-" ? (ground) => -numberOf(of(ground)) : (ground) => of(ground) !== true;
+    }
+    case "if": {
+      const [when, then, otherwise] = [run(expression.when), run(expression.then), run(expression.otherwise)];
+      return (ground) => (when(ground) === true ? then(ground) : otherwise(ground));
+    }
+    case "call":
+      return runCall(expression);
+    case "binary":
+      return runBinary(expression);
+  }
+}
+
+function runName({ name, span }: Expression & { is: "name" }): Run {
+  const unit = unitOf(name)?.value;
+  return ({ values }) => {
+    const value = values.get(name) ?? unit;
+    if (value !== undefined) return value;
+    throw new Fault({ code: "no-value", message: `“${name}” has no value here.`, span });
+  };
+}
+
+function runCall({ name, args, nameSpan }: Expression & { is: "call" }): Run {
+  const found = functionOf(name);
+  const runs = args.map(run);
+  return (ground) => {
+    if (!found) throw new Fault({ code: "unknown-function", message: `There is no “${name}(…)”.`, span: nameSpan });
+    return found.run(
+      runs.map((each) => each(ground)),
+      ground.laid,
+    );
+  };
+}
+
+function runBinary({ operator, left, right }: Expression & { is: "binary" }): Run {
+  const [a, b] = [run(left), run(right)];
+  switch (operator) {
+    case "+":
+      return (ground) => numberOf(a(ground)) + numberOf(b(ground));
+    case "-":
+      return (ground) => numberOf(a(ground)) - numberOf(b(ground));
+    case "*":
+      return (ground) => numberOf(a(ground)) * numberOf(b(ground));
+    case "/":
+      return (ground) => {
+        const by = numberOf(b(ground));
+        if (by !== 0) return numberOf(a(ground)) / by;
+        throw new Fault({
+          code: "division-by-zero",
+          message: "This divides by nothing: it is 0 here.",
+          span: right.span,
+        });
+      };
+    case "^":
+      return (ground) => numberOf(a(ground)) ** numberOf(b(ground));
+    case "and":
+      return (ground) => a(ground) === true && b(ground) === true;
+    case "or":
+      return (ground) => a(ground) === true || b(ground) === true;
+    case "==":
+      return (ground) => equal(a(ground), b(ground));
+    case "!=":
+      return (ground) => !equal(a(ground), b(ground));
+    case "<":
+      return (ground) => numberOf(a(ground)) < numberOf(b(ground)) - HAIR;
+    case "<=":
+      return (ground) => numberOf(a(ground)) <= numberOf(b(ground)) + HAIR;
+    case ">":
+      return (ground) => numberOf(a(ground)) > numberOf(b(ground)) + HAIR;
+    case ">=":
+      return (ground) => numberOf(a(ground)) >= numberOf(b(ground)) - HAIR;
+  }
+}
+
+/** A formula ready to be worked out many times. A result that is no number is a problem, never a figure. */
+export function compileFormula(expression: Expression): CompiledFormula {
+  const compiled = run(expression);
+  return (ground) => {
+    try {
+      const value = compiled(ground);
+      if (typeof value !== "number" || Number.isFinite(value)) return { ok: true, value };
+      const message = "This comes to no number here.";
+      return { ok: false, problem: { code: "not-finite", message, span: expression.span } };
+    } catch (error) {
+      if (error instanceof Fault) return { ok: false, problem: error.problem };
+      throw error;
+    }
+  };
+}

@@ -1,0 +1,30 @@
+import type { CountLine } from "./countLine";
+import type { PartCount } from "./partCount";
+
+/** One quantity that differs between two counts of a job; zero where a line is in one of them alone. */
+export type CountChange = {
+  readonly lineId: string;
+  readonly partName: string;
+  readonly description: string;
+  readonly unit: string;
+  readonly before: number;
+  readonly after: number;
+};
+
+const linesOf = (counts: readonly PartCount[]): Map<string, CountLine> =>
+  new Map(counts.flatMap((count) => count.lines.map((line) => [line.id, line] as const)));
+
+/** What another version of an assembly, or another house standard, would change: every quantity that differs. */
+export function compareCounts(before: readonly PartCount[], after: readonly PartCount[]): CountChange[] {
+  const [old, fresh] = [linesOf(before), linesOf(after)];
+  const ids = new Set([...old.keys(), ...fresh.keys()]);
+  return [...ids].flatMap((lineId): CountChange[] => {
+    const [was, now] = [old.get(lineId), fresh.get(lineId)];
+    const either = now ?? was;
+    const [from, to] = [was?.quantity ?? 0, now?.quantity ?? 0];
+    const sameItem = !was || !now || was.itemCode === now.itemCode;
+    if (!either || (Math.abs(from - to) < 1e-9 && sameItem)) return [];
+    const { partName, description, unit } = either;
+    return [{ lineId, partName, description, unit, before: from, after: to }];
+  });
+}

@@ -1,0 +1,128 @@
+import { type Assembly, findAssembly, type Library, NOTHING_LAID_OUT, partContext, settleFraming } from "../assemblies";
+import {
+  ALONE,
+  type AssemblyRef,
+  kindOf,
+  type OpenPoint,
+  type Part,
+  type PartContext,
+  type StudWall,
+  type Surroundings,
+  type WallTotals,
+} from "../parts";
+import { type Problem, problem } from "../problems/problem";
+import type { MeasuringSystem } from "../units";
+import { countAssembly } from "./countAssembly";
+import { withHandSet } from "./handSet";
+import type { LaidPart } from "./laidPart";
+import type { PartCount } from "./partCount";
+import { layOutStudWall } from "./stud-wall";
+import { reckonWallTotals } from "./wall-totals";
+
+type Framed = StudWall | WallTotals;
+const isFramed = (part: Part): part is Framed => part.kind === "stud-wall" || part.kind === "wall-totals";
+
+/**
+ * Counts one part as it stands on the plan (see `resolveParts`): lays out what its assembly frames, and works out the
+ * rules of every assembly that applies to it. Never throws for what a person typed.
+ */
+export function countPart(
+  entered: Part,
+  system: MeasuringSystem,
+  library: Library,
+  around: Surroundings = ALONE,
+): PartCount {
+  const context = partContext(system, library);
+  const frame = isFramed(entered) ? findAssembly(entered.assembly, system, library) : undefined;
+  const part = isFramed(entered) && frame ? settleFraming(entered, frame, library.standard) : entered;
+  const kind = kindOf(part);
+  const problems = kind.problems(part, context);
+  const openPoints = kind.openPoints(part, context);
+  const waits = isFramed(part) ? part.length.valueNm === null : openPoints.some((point) => point.kind !== "assumed");
+  const named = { partId: part.id, partName: part.name, waits };
+  const nothing = { ...named, lines: [], scope: [], pieces: [], drawing: kind.draw(part, context, around) };
+  if (problems.length > 0 || waits) return { ...nothing, problems, openPoints };
+
+  const laidPart = layOut(part, frame, library, context, around);
+  const counted = usesOf(part, frame, system, library).map((use) => {
+    if (!use.assembly) return { lines: [], scope: [], problems: [use.missing] };
+    const quantities = kind.quantities(part, around);
+    const { assembly, useId, choices } = use;
+    return countAssembly({ part, assembly, useId, choices, laidPart, quantities, standard: library.standard, context });
+  });
+  const lines = counted.flatMap((each) => each.lines);
+  const ofRules = counted.flatMap((each) => each.problems);
+  const byHand = withHandSet(lines, part);
+  return {
+    ...named,
+    lines: byHand.lines,
+    scope: [
+      ...counted.flatMap((each) => each.scope),
+      ...(laidPart.repeats > 1 ? [`This is built ${laidPart.repeats} times.`] : []),
+    ],
+    pieces: laidPart.pieces,
+    drawing: laidPart.drawing,
+    problems: [...laidPart.problems, ...ofRules],
+    openPoints: [...openPoints, ...ofRules.map(asOpenPoint), ...byHand.openPoints],
+  };
+}
+
+const asOpenPoint = ({ path, message }: Problem): OpenPoint => ({ path, kind: "missing", message });
+
+function layOut(
+  part: Part,
+  frame: Assembly | undefined,
+  library: Library,
+  context: PartContext,
+  around: Surroundings,
+): LaidPart {
+  if (part.kind === "stud-wall" && frame) return layOutStudWall(part, frame, library, context);
+  if (part.kind === "wall-totals" && frame) return reckonWallTotals(part, frame, library, context);
+  return {
+    pieces: [],
+    drawing: kindOf(part).draw(part, context, around),
+    laid: {
+      ...NOTHING_LAID_OUT,
+      sheetCoverM2: (sizeId) => {
+        const size = library.sheets[sizeId];
+        return size && (size.widthNm / 1e9) * (size.heightNm / 1e9);
+      },
+    },
+    choices: new Map(),
+    reckoned: false,
+    repeats: 1,
+    words: { name: part.name },
+    workingOf: () => undefined,
+    problems: [],
+  };
+}
+
+type Use = { readonly useId: string; readonly choices: CountLineChoices } & (
+  | { readonly assembly: Assembly }
+  | { readonly assembly: undefined; readonly missing: Problem }
+);
+type CountLineChoices = Framed["choices"];
+
+/** What frames the part first, then the other assemblies that apply to it. */
+function usesOf(part: Part, frame: Assembly | undefined, system: MeasuringSystem, library: Library): Use[] {
+  const lacking = (ref: AssemblyRef, path: string): Problem =>
+    problem(
+      "assembly-missing",
+      path,
+      `The assembly “${ref.id}”, version ${ref.version}, is not there: it is not counted.`,
+    );
+  const used = part.uses.map(({ id: useId, assembly: ref, choices }, index): Use => {
+    const assembly = findAssembly(ref, system, library);
+    const shared = { useId, choices };
+    if (!assembly) return { ...shared, assembly, missing: lacking(ref, `uses.${index}`) };
+    const wanted = part.kind === "wall-totals" ? "stud-wall" : part.kind;
+    if (assembly.appliesTo === wanted) return { ...shared, assembly };
+    const message = `“${assembly.name}” is for another kind of part.`;
+    return { ...shared, assembly: undefined, missing: problem("wrong-kind", `uses.${index}`, message) };
+  });
+  if (!isFramed(part)) return used;
+  const own: Use = frame
+    ? { useId: "", choices: part.choices, assembly: frame }
+    : { useId: "", choices: part.choices, assembly: undefined, missing: lacking(part.assembly, "assembly") };
+  return [own, ...used];
+}

@@ -1,0 +1,79 @@
+import type { CountLine, Working } from "./countLine";
+
+type Told = Omit<CountLine, "working">;
+
+/**
+ * A count line whose working is written when it is first read: most are never opened, and writing them all would take
+ * longer than counting. A spread copy has no working; `plainLine` makes a copy that has.
+ */
+export class CountedLine implements CountLine {
+  readonly id: string;
+  readonly key: string;
+  readonly partId: string;
+  readonly partName: string;
+  readonly storey: string;
+  readonly location: string;
+  readonly assembly: CountLine["assembly"];
+  readonly rule: string;
+  readonly trade: string;
+  readonly phase: string;
+  readonly description: string;
+  readonly itemCode: string;
+  readonly quantity: number;
+  readonly computed: number;
+  readonly byHand: string | undefined;
+  readonly missing: string | undefined;
+  readonly unit: string;
+  readonly basis: CountLine["basis"];
+  readonly buying: CountLine["buying"];
+  readonly wastePercent: number | undefined;
+  readonly cutLengthsNm: CountLine["cutLengthsNm"];
+  readonly pieceIds: CountLine["pieceIds"];
+  readonly labourTask: string | undefined;
+  readonly #write: () => Working;
+  #written: Working | undefined;
+
+  constructor(line: Told, write: () => Working) {
+    this.id = line.id;
+    this.key = line.key;
+    this.partId = line.partId;
+    this.partName = line.partName;
+    this.storey = line.storey;
+    this.location = line.location;
+    this.assembly = line.assembly;
+    this.rule = line.rule;
+    this.trade = line.trade;
+    this.phase = line.phase;
+    this.description = line.description;
+    this.itemCode = line.itemCode;
+    this.quantity = line.quantity;
+    this.computed = line.computed;
+    this.byHand = line.byHand;
+    this.missing = line.missing;
+    this.unit = line.unit;
+    this.basis = line.basis;
+    this.buying = line.buying;
+    this.wastePercent = line.wastePercent;
+    this.cutLengthsNm = line.cutLengthsNm;
+    this.pieceIds = line.pieceIds;
+    this.labourTask = line.labourTask;
+    this.#write = write;
+  }
+
+  get working(): Working {
+    this.#written ??= this.#write();
+    return this.#written;
+  }
+
+  /** The same line with some of it changed, its working kept. */
+  with(changes: Partial<Told>): CountedLine {
+    return new CountedLine({ ...this, ...changes }, () => this.working);
+  }
+
+  toJSON(): CountLine {
+    return plainLine(this);
+  }
+}
+
+/** A line as plain data, its working written: for sending and keeping. */
+export const plainLine = (line: CountLine): CountLine => ({ ...line, working: line.working });

@@ -1,0 +1,91 @@
+import {
+  childrenOf,
+  compileFormula,
+  type Expression,
+  type Ground,
+  type KnownName,
+  type ReadyFormula,
+  type Value,
+} from "../assemblies";
+import { choiceWords, type WorkingStep } from "../parts";
+import { formatArea, formatLength, formatVolume, type MeasuringSystem, NM_PER_M } from "../units";
+
+/** A value as a working shows it, by what it is. */
+export function valueText(value: Value, known: Pick<KnownName, "type"> | undefined, system: MeasuringSystem): string {
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (typeof value === "string") return choiceWords(value);
+  const metres = known?.type.is === "number" ? known.type.dims[0] : 0;
+  if (metres === 1) return formatLength(Math.round(value * NM_PER_M), system);
+  if (metres === 2) return formatArea(value, system);
+  if (metres === 3) return formatVolume(value, system);
+  return String(Number(value.toFixed(3)));
+}
+
+/** Functions of the layout stand in a working as their value alone. */
+const OF_LAYOUT: ReadonlySet<string> = new Set([
+  "pieces",
+  "run",
+  "along",
+  "sheets",
+  "cover",
+  "sheetFixings",
+  "frameArea",
+  "sheetCover",
+]);
+const LENGTHS_FROM_LAYOUT: ReadonlySet<string> = new Set(["run"]);
+const AREAS_FROM_LAYOUT: ReadonlySet<string> = new Set(["cover", "frameArea", "sheetCover"]);
+
+const WORDS: readonly (readonly [RegExp, string])[] = [
+  [/\bceil\b/g, "round up"],
+  [/\bfloor\b/g, "round down"],
+  [/\*/g, "×"],
+  [/\//g, "÷"],
+];
+
+type Put = { readonly from: number; readonly to: number; readonly text: string; readonly label: string };
+
+type Shown = {
+  readonly ground: Ground;
+  readonly names: ReadonlyMap<string, KnownName>;
+  readonly system: MeasuringSystem;
+};
+
+function figures(expression: Expression, text: string, shown: Shown): Put[] {
+  const { ground, names, system } = shown;
+  if (expression.is === "name") {
+    const value = ground.values.get(expression.name);
+    if (value === undefined) return [];
+    const known = names.get(expression.name);
+    return [{ ...expression.span, text: valueText(value, known, system), label: known?.label ?? expression.name }];
+  }
+  if (expression.is === "call" && OF_LAYOUT.has(expression.name)) {
+    const worked = compileFormula(expression)(ground);
+    if (!worked.ok) return [];
+    const close = text.indexOf(")", expression.args[expression.args.length - 1]?.span.to ?? expression.span.to);
+    const to = close < 0 ? expression.span.to : close + 1;
+    const metres = LENGTHS_FROM_LAYOUT.has(expression.name) ? 1 : AREAS_FROM_LAYOUT.has(expression.name) ? 2 : 0;
+    const type = { is: "number", dims: [metres, 0, 0] } as const;
+    const label = text.slice(expression.span.from, to);
+    return [{ from: expression.span.from, to, text: valueText(worked.value, { type }, system), label }];
+  }
+  return childrenOf(expression).flatMap((child) => figures(child, text, shown));
+}
+
+const inWords = (text: string): string => WORDS.reduce((said, [sign, word]) => said.replace(sign, word), text);
+
+/** A formula with the numbers put in, and each of them beside its name. */
+export function explainFormula(
+  { text, expression }: ReadyFormula,
+  shown: Shown,
+): { readonly formula: string; readonly withNumbers: string; readonly steps: readonly WorkingStep[] } {
+  const puts = figures(expression, text, shown).toSorted((a, b) => a.from - b.from);
+  let said = "";
+  let at = 0;
+  for (const put of puts) {
+    said += inWords(text.slice(at, put.from)) + put.text;
+    at = put.to;
+  }
+  said += inWords(text.slice(at));
+  const steps = [...new Map(puts.map((put) => [put.label, { label: put.label, value: put.text }])).values()];
+  return { formula: inWords(text), withNumbers: said, steps };
+}

@@ -1,0 +1,26 @@
+import type { LaidOut, Value } from "../assemblies";
+import type { Drawing } from "../drawing/drawing";
+import type { Piece } from "../layouts";
+import type { MeasureWorking, PieceRole } from "../parts";
+import type { Problem } from "../problems/problem";
+import type { Working } from "./countLine";
+
+/** How the count of a role came to be, from the layout itself. */
+export type RoleWorking = Omit<MeasureWorking, "sentence"> & { readonly from: Working["from"] };
+
+/** A part with whatever an assembly lays out on it: what its formulas stand on. */
+export type LaidPart = {
+  readonly pieces: readonly Piece[];
+  readonly drawing: Drawing;
+  readonly laid: LaidOut;
+  /** Choices that every such part has, by the names formulas use. */
+  readonly choices: ReadonlyMap<string, Value>;
+  /** From totals, not laid out. */
+  readonly reckoned: boolean;
+  /** How often the part is built. */
+  readonly repeats: number;
+  /** Words for the scope that are no single value: `openingWords`. */
+  readonly words: Readonly<Record<string, string>>;
+  readonly workingOf: (role: PieceRole, sectionId: string) => RoleWorking | undefined;
+  readonly problems: readonly Problem[];
+};

@@ -1,0 +1,110 @@
+import { type Assembly, type AssemblyExample, type Library, partContext } from "../assemblies";
+import {
+  enterDimension,
+  FRAMING_PARAMETERS,
+  kindOf,
+  type Opening,
+  PART_KINDS,
+  type Part,
+  type PartContext,
+  type Scalar,
+  type StudWall,
+} from "../parts";
+import { parseLength } from "../units";
+import { countPart } from "./countPart";
+
+export type ExampleResult = {
+  readonly name: string;
+  readonly source: string;
+  readonly passes: boolean;
+  /** What differs, or why it cannot be worked. */
+  readonly failures: readonly string[];
+};
+
+/** A figure is compared to a ten-thousandth: lengths and areas are sums of metres. */
+const NEAR = 1e-4;
+
+/** Works an assembly's examples again. One that fails says by how much. */
+export const runExamples = (assembly: Assembly, library: Library): ExampleResult[] =>
+  assembly.examples.map((example) => runExample(assembly, example, library));
+
+function runExample(assembly: Assembly, example: AssemblyExample, library: Library): ExampleResult {
+  const { name, source } = example;
+  const built = examplePart(assembly, example, partContext(assembly.system, library));
+  if (typeof built === "string") return { name, source, passes: false, failures: [built] };
+  const own: Library = { ...library, standard: undefined, assemblies: [assembly] };
+  const count = countPart(built, assembly.system, own);
+  const [wrong] = count.problems;
+  if (count.lines.length === 0 && wrong) return { name, source, passes: false, failures: [wrong.message] };
+  const failures = example.expected.flatMap(({ rule, quantity }) => {
+    const lines = count.lines.filter((line) => line.rule === rule);
+    const got = lines.reduce((sum, line) => sum + line.quantity, 0);
+    if (Math.abs(got - quantity) <= NEAR) return [];
+    const label = assembly.rules.find((each) => each.name === rule)?.label ?? rule;
+    const missing = lines.find((line) => line.missing !== undefined)?.missing;
+    return [`${label}: ${Number(got.toFixed(4))}, expected ${quantity}${missing ? ` (${missing})` : ""}`];
+  });
+  return { name, source, passes: failures.length === 0, failures };
+}
+
+/** The part an example describes; a sentence where it describes none. */
+function examplePart(assembly: Assembly, example: AssemblyExample, context: PartContext): Part | string {
+  const ref = { id: assembly.id, version: assembly.version };
+  const start = PART_KINDS[assembly.appliesTo].defaults("example", example.name, context);
+  const applied: Part =
+    start.kind === "stud-wall" && assembly.framing
+      ? withChoices({ ...start, assembly: ref }, example.choices)
+      : { ...start, uses: [{ id: "example", assembly: ref, choices: example.choices }] };
+  const figured = withFigures(withCounts(applied, example.counts), example.figures, context);
+  if (typeof figured === "string" || figured.kind !== "stud-wall") return figured;
+  return withOpenings(figured, example, context);
+}
+
+function withChoices(wall: StudWall, choices: Readonly<Record<string, Scalar>>): StudWall {
+  const parameters: Record<string, unknown> = { ...wall.parameters };
+  const others: Record<string, Scalar> = {};
+  for (const [name, value] of Object.entries(choices)) {
+    const own = FRAMING_PARAMETERS.find((each) => each.name === name);
+    if (own) parameters[own.key] = { value, assumed: false };
+    else others[name] = value;
+  }
+  // A value of the wrong sort is told when the wall is checked.
+  return { ...wall, parameters: parameters as StudWall["parameters"], choices: others };
+}
+
+const withCounts = (part: Part, counts: Readonly<Record<string, number>>): Part =>
+  part.kind === "spots" ? { ...part, count: counts.count ?? part.count } : part;
+
+function withFigures(part: Part, figures: Readonly<Record<string, string>>, context: PartContext): Part | string {
+  let built = part;
+  for (const [path, typed] of Object.entries(figures)) {
+    if (
+      !kindOf(built)
+        .dimensions(built)
+        .some((slot) => slot.path === path)
+    )
+      return `There is no figure “${path}”.`;
+    const entered = enterDimension(kindOf(built), built, path, typed, context);
+    if (entered.problem) return `${path}: ${entered.problem.message}`;
+    built = entered.part;
+  }
+  return built;
+}
+
+function withOpenings(wall: StudWall, { openings }: AssemblyExample, context: PartContext): StudWall | string {
+  const read: Opening[] = [];
+  for (const [index, given] of openings.entries()) {
+    const id = `opening-${index + 1}`;
+    const fields = { position: given.position, width: given.width, height: given.height, sill: given.sill };
+    const figures: Record<string, Opening["width"]> = {};
+    for (const [field, typed] of Object.entries(fields)) {
+      const parsed = parseLength(typed, context.system);
+      if (!parsed.ok) return `Opening ${index + 1}, ${field}: ${parsed.problem.message}`;
+      figures[field] = { valueNm: parsed.value, typed, assumed: false };
+    }
+    const { position, width, height, sill } = figures;
+    if (!position || !width || !height || !sill) return `Opening ${index + 1} is not whole.`;
+    read.push({ id, kind: given.kind, name: `Opening ${index + 1}`, position, width, height, sill });
+  }
+  return { ...wall, openings: read };
+}

@@ -1,0 +1,45 @@
+import type { CompiledAssembly, Ground, KnownName, Value } from "../assemblies";
+import { choiceWords, type PartContext } from "../parts";
+import { formatArea, formatLengthInWords, formatRunningLength, formatSpacing, formatVolume, NM_PER_M } from "../units";
+
+type Told = {
+  readonly ground: Ground;
+  readonly names: ReadonlyMap<string, KnownName>;
+  readonly words: Readonly<Record<string, string>>;
+  readonly context: PartContext;
+};
+
+/** Running lengths are measured; spacings and sizes are chosen. */
+const RUNNING: ReadonlySet<string> = new Set(["length", "perimeter", "netPerimeter", "casingRun", "openingWidths"]);
+
+function told(name: string, value: Value, { names, context }: Told): string {
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (typeof value === "string") return context.sections[value]?.name ?? choiceWords(value);
+  const known = names.get(name);
+  const metres = known?.type.is === "number" ? known.type.dims[0] : 0;
+  if (metres === 1) {
+    const lengthNm = Math.round(value * NM_PER_M);
+    if (RUNNING.has(name) || known?.from === "rule") return formatRunningLength(lengthNm, context.system);
+    return known?.from === "parameter"
+      ? formatSpacing(lengthNm, context.system)
+      : formatLengthInWords(lengthNm, context.system);
+  }
+  if (metres === 2) return formatArea(value, context.system);
+  if (metres === 3) return formatVolume(value, context.system);
+  return String(Number(value.toFixed(2)));
+}
+
+/** An assembly's sentences with the part's values in them; a sentence whose condition does not hold is left out. */
+export function scopeOf(compiled: CompiledAssembly, about: Told): string[] {
+  return compiled.wording.flatMap(({ when, text }) => {
+    const holds = when?.run(about.ground);
+    if (holds && (!holds.ok || holds.value !== true)) return [];
+    const said = text.replace(/\{(\w+)\}/g, (whole, name: string) => {
+      const words = about.words[name];
+      if (words !== undefined) return words;
+      const value = about.ground.values.get(name);
+      return value === undefined ? whole : told(name, value, about);
+    });
+    return [said];
+  });
+}

@@ -1,0 +1,30 @@
+import type { Opening, StudWall } from "../../parts";
+
+const NUMBER_WORDS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
+const numberWord = (count: number): string => NUMBER_WORDS[count] ?? String(count);
+
+const OPENING_NOUNS: Record<Opening["kind"], [string, string]> = {
+  door: ["door opening", "door openings"],
+  window: ["window opening", "window openings"],
+  plain: ["plain opening", "plain openings"],
+};
+
+/** `one door opening and two window openings`. */
+export function openingsText(openings: readonly Opening[]): string {
+  const phrases = (["door", "window", "plain"] as const).flatMap((kind) => {
+    const count = openings.filter((opening) => opening.kind === kind).length;
+    const [one, many] = OPENING_NOUNS[kind];
+    return count === 0 ? [] : [`${numberWord(count)} ${count === 1 ? one : many}`];
+  });
+  if (phrases.length < 2) return phrases[0] ?? "no openings";
+  return `${phrases.slice(0, -1).join(", ")} and ${phrases[phrases.length - 1]}`;
+}
+
+const PLATE_WORDS = ["no", "a single", "a double", "a triple"];
+
+/** What the scope says of a wall that is no single value. */
+export const wallWords = (wall: StudWall): Record<string, string> => ({
+  name: wall.name,
+  plates: PLATE_WORDS[wall.parameters.topPlates.value] ?? "",
+  openingWords: openingsText(wall.openings),
+});

@@ -1,0 +1,151 @@
+import type { Assembly, FramingRules, LaidOut, LaidSheets, Library } from "../../assemblies";
+import { headerFor, spliceSpan } from "../../layouts";
+import {
+  ALONE,
+  type CornerStyle,
+  type PartContext,
+  type PieceRole,
+  type SheetRole,
+  sectionOf,
+  type WallTotals,
+  wallTotalsKind,
+} from "../../parts";
+import { areaOf, type Nanometres, piecesAtSpacing, spacesIn, toMetres, wholePacks } from "../../units";
+import { framingChoices } from "../framingChoices";
+import type { LaidPart, RoleWorking } from "../laidPart";
+import { fixingsInSheet } from "../stud-wall";
+
+/** Extra studs at a corner beyond the one the run has there; two of them make the usual three (common practice). */
+const CORNER_EXTRA: Record<CornerStyle, number> = { "two-stud": 1, "three-stud": 2, "four-stud": 3 };
+const MEETING_EXTRA = 2;
+
+const repeat = (count: number, lengthNm: Nanometres): Nanometres[] => Array.from({ length: count }, () => lengthNm);
+
+/**
+ * Pieces reckoned from totals: the run as one wall, two extra studs for each corner, meeting wall and opening (common
+ * practice), heads and sills by the openings' usual width. Nothing has a place, so nothing is drawn.
+ */
+function reckonPieces(part: WallTotals, rules: FramingRules, context: PartContext): Map<PieceRole, Nanometres[]> {
+  const { parameters: p } = part;
+  const t = sectionOf(context.sections, p.studSize.value).thicknessNm;
+  const lengthNm = part.length.valueNm ?? 0;
+  const heightNm = part.height.valueNm ?? 0;
+  const widthNm = part.openingWidth.valueNm ?? 0;
+  const studNm = heightNm - (p.bottomPlates.value + p.topPlates.value) * t;
+  const plate = spliceSpan({ startNm: 0, endNm: lengthNm }, rules.longestPlateNm, [], 0).map(
+    ({ startNm, endNm }) => endNm - startNm,
+  );
+  const layers = (count: number) => Array.from({ length: Math.max(0, count) }, () => plate).flat();
+  const treated = p.treatedPlate.value ? 1 : 0;
+  const jacks = widthNm > p.twoJacksFromNm.value ? 2 : 1;
+  const header = headerFor(rules.headerSchedule, widthNm)?.row;
+  const headNm = widthNm + 2 * jacks * t;
+  const ladderRows = Math.max(1, spacesIn(studNm, rules.ladderSpacingNm) - 1);
+  const ladder = p.meetingStyle.value === "ladder";
+  const blockRows = p.blockingEveryNm.value === 0 ? 0 : Math.max(0, spacesIn(studNm, p.blockingEveryNm.value) - 1);
+  const bays = spacesIn(lengthNm, p.spacingNm.value);
+  return new Map<PieceRole, Nanometres[]>([
+    ["treated-plate", layers(treated)],
+    ["bottom-plate", layers(p.bottomPlates.value - treated)],
+    ["top-plate", layers(1)],
+    ["cap-plate", layers(p.topPlates.value - 1)],
+    ["stud", repeat(piecesAtSpacing(lengthNm, p.spacingNm.value), studNm)],
+    ["corner-stud", repeat(part.corners * CORNER_EXTRA[p.cornerStyle.value], studNm)],
+    ["meeting-stud", repeat(ladder ? 0 : part.meetings * MEETING_EXTRA, studNm)],
+    ["ladder-block", repeat(ladder ? part.meetings * ladderRows : 0, p.spacingNm.value - t)],
+    ["king", repeat(part.openings * 2 * p.kingsPerSide.value, studNm)],
+    ["header", p.bearing.value && header ? repeat(part.openings * header.plies, headNm) : []],
+    ["flat-plate", p.bearing.value ? [] : repeat(part.openings * rules.flatPlates, headNm)],
+    ["sill", repeat(part.openings * p.sillPlies.value, widthNm)],
+    ["blocking", repeat(blockRows * bays, p.spacingNm.value - t)],
+  ]);
+}
+
+function reckonedSheets(
+  part: WallTotals,
+  assembly: Assembly,
+  library: Library,
+  role: SheetRole,
+): LaidSheets | undefined {
+  const { sheathed, boardsNear, boardsFar, spacingNm } = part.parameters;
+  const layers = { sheathing: sheathed.value ? 1 : 0, "board-near": boardsNear.value, "board-far": boardsFar.value }[
+    role
+  ];
+  const rule = role === "sheathing" ? assembly.framing?.sheathing : assembly.framing?.boards;
+  const chosen =
+    rule && (part.choices[rule.size] ?? assembly.parameters.find((each) => each.name === rule.size)?.default);
+  const size = library.sheets[String(chosen)];
+  const quantities = wallTotalsKind.quantities(part, ALONE);
+  if (layers === 0 || !size) return undefined;
+  const coverM2 = (quantities.netArea ?? 0) * layers;
+  const bought = wholePacks(coverM2, areaOf(size.widthNm, size.heightNm));
+  const inside = Math.max(0, spacesIn(size.widthNm, spacingNm.value) - 1);
+  return {
+    bought,
+    coverM2,
+    fixings: (edgeNm, fieldNm) => bought * fixingsInSheet(size, inside, edgeNm, fieldNm),
+  };
+}
+
+/** Walls by totals, for the same assemblies as a drawn wall. */
+export function reckonWallTotals(
+  part: WallTotals,
+  assembly: Assembly,
+  library: Library,
+  context: PartContext,
+): LaidPart {
+  const lengths = assembly.framing ? reckonPieces(part, assembly.framing, context) : new Map<PieceRole, Nanometres[]>();
+  const thicknessNm = sectionOf(context.sections, part.parameters.studSize.value).thicknessNm;
+  const runNm = [...lengths.values()].flat().reduce((sum, nm) => sum + nm, 0);
+  const laid: LaidOut = {
+    lengthsNm: (role) => lengths.get(role) ?? [],
+    sheets: (role) => reckonedSheets(part, assembly, library, role),
+    frameM2: toMetres(runNm) * toMetres(thicknessNm),
+    sheetCoverM2: (sizeId) => {
+      const size = library.sheets[sizeId];
+      return size && areaOf(size.widthNm, size.heightNm);
+    },
+  };
+  return {
+    pieces: [],
+    drawing: { kind: "none" },
+    laid,
+    choices: framingChoices(part.parameters),
+    reckoned: true,
+    repeats: 1,
+    words: {
+      name: part.name,
+      plates: ["no", "a single", "a double", "a triple"][part.parameters.topPlates.value] ?? "",
+      openingWords: part.openings === 1 ? "one opening" : `${part.openings} openings`,
+    },
+    workingOf: (role) => reckonedWorking(role, part, lengths),
+    problems: [],
+  };
+}
+
+const EXTRA: Partial<Record<PieceRole, { readonly what: string; readonly count: (part: WallTotals) => number }>> = {
+  "corner-stud": { what: "corners", count: (part) => part.corners },
+  "meeting-stud": { what: "meeting walls", count: (part) => part.meetings },
+  king: { what: "openings", count: (part) => part.openings },
+};
+
+function reckonedWorking(
+  role: PieceRole,
+  part: WallTotals,
+  lengths: ReadonlyMap<PieceRole, readonly Nanometres[]>,
+): RoleWorking | undefined {
+  const count = lengths.get(role)?.length ?? 0;
+  const extra = EXTRA[role];
+  const from = [{ path: "length", label: "Length" }];
+  if (!extra) {
+    return { formula: "reckoned from the totals, not laid out", withNumbers: `reckoned: ${count}`, steps: [], from };
+  }
+  const places = extra.count(part);
+  const each = places === 0 ? 0 : count / places;
+  return {
+    formula: `${each} for each of the ${extra.what}, reckoned`,
+    withNumbers: `${places} × ${each} = ${count}`,
+    steps: [{ label: extra.what, value: String(places) }],
+    from: [{ path: "", label: extra.what }],
+  };
+}

@@ -1,0 +1,52 @@
+import { overlaps, type Rectangle } from "../../geometry/rectangle";
+import { openingRectangle } from "../../parts";
+import { type Nanometres, spacesIn } from "../../units";
+import type { FramingPiece } from "../piece";
+import { type Frame, lying, undersideOf } from "./frame";
+
+const STANDING: ReadonlySet<FramingPiece["role"]> = new Set([
+  "stud",
+  "king",
+  "jack",
+  "corner-stud",
+  "meeting-stud",
+  "cripple-above",
+  "cripple-below",
+]);
+
+/** Rows of blocking: one for each whole stretch of stud height, evenly up the tallest stud. */
+export function blockingRows(frame: Frame): Nanometres[] {
+  const everyNm = frame.wall.parameters.blockingEveryNm.value;
+  if (everyNm === 0) return [];
+  const tallestNm = Math.max(...frame.profile.map((point) => undersideOf(frame, point.xNm))) - frame.footNm;
+  const rows = Math.max(0, spacesIn(tallestNm, everyNm) - 1);
+  return Array.from({ length: rows }, (_, row) =>
+    Math.round(frame.footNm + ((row + 1) * tallestNm) / (rows + 1) - frame.thicknessNm / 2),
+  );
+}
+
+/** Blocks between neighbouring uprights on each row, but across openings and where something lies already. */
+export function blocking(frame: Frame, pieces: readonly FramingPiece[]): FramingPiece[] {
+  const rows = blockingRows(frame);
+  if (rows.length === 0) return [];
+  const standing = pieces.filter((piece) => STANDING.has(piece.role)).toSorted((a, b) => a.xNm - b.xNm);
+  const inTheWay: Rectangle[] = [
+    ...pieces.filter((piece) => !STANDING.has(piece.role)),
+    ...frame.wall.openings.map(openingRectangle),
+  ];
+  return rows.flatMap((yNm, row) => {
+    const past = standing.filter((piece) => piece.yNm <= yNm && piece.yNm + piece.heightNm >= yNm + frame.thicknessNm);
+    const onRow = inTheWay.filter((other) => other.yNm < yNm + frame.thicknessNm && other.yNm + other.heightNm > yNm);
+    const blocks: FramingPiece[] = [];
+    for (const [index, right] of past.entries()) {
+      const left = past[index - 1];
+      if (!left) continue;
+      const fromNm = left.xNm + left.widthNm;
+      if (right.xNm - fromNm < frame.thicknessNm) continue;
+      const place = { xNm: fromNm, yNm, widthNm: right.xNm - fromNm, heightNm: frame.thicknessNm };
+      if (onRow.some((other) => overlaps(place, other))) continue;
+      blocks.push(lying(frame, { role: "blocking", id: `blocking-${row + 1}-${index}`, yNm, fromNm, toNm: right.xNm }));
+    }
+    return blocks;
+  });
+}

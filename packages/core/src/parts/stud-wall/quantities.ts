@@ -1,0 +1,54 @@
+import { toMetres } from "../../units";
+import { areaQuantity, countQuantity, lengthQuantity, type Quantity, type QuantityValues } from "../quantity";
+import { grossAreaOf, openingAreaOf } from "./measures";
+import type { Opening, StudWall } from "./schema";
+
+/** What formulas can say of a wall, drawn or by its totals. */
+export const WALL_QUANTITIES: readonly Quantity[] = [
+  lengthQuantity("length", "Length", "length"),
+  lengthQuantity("height", "Height", "height"),
+  areaQuantity("area", "Area"),
+  areaQuantity("openingArea", "Area of openings"),
+  areaQuantity("netArea", "Area less openings"),
+  countQuantity("openings", "Openings"),
+  countQuantity("doors", "Doors"),
+  countQuantity("windows", "Windows"),
+  lengthQuantity("openingWidths", "Widths of openings added up"),
+  lengthQuantity("casingRun", "Heads and sides of openings added up"),
+  countQuantity("corners", "Corners"),
+  countQuantity("meetings", "Meeting walls"),
+];
+
+const isCorner = (end: StudWall["ends"]["left"]): boolean => end === "corner-through" || end === "corner-butts";
+
+export function studWallQuantities(wall: StudWall): QuantityValues {
+  const lengthNm = wall.length.valueNm;
+  if (lengthNm === null) return {};
+  const area = grossAreaOf(wall);
+  const openingArea = openingAreaOf(wall);
+  let [widthsNm, roundNm, doors, windows] = [0, 0, 0, 0];
+  for (const { width, height, kind } of wall.openings) {
+    widthsNm += width.valueNm ?? 0;
+    roundNm += runRoundNm(width, height);
+    if (kind === "door") doors += 1;
+    if (kind === "window") windows += 1;
+  }
+  return {
+    length: toMetres(lengthNm),
+    height: toMetres(wall.height.valueNm ?? 0),
+    area,
+    openingArea,
+    netArea: area - openingArea,
+    openings: wall.openings.length,
+    doors,
+    windows,
+    openingWidths: toMetres(widthsNm),
+    casingRun: toMetres(roundNm),
+    corners: Number(isCorner(wall.ends.left)) + Number(isCorner(wall.ends.right)),
+    meetings: wall.meetings.length,
+  };
+}
+
+/** Head and both sides. */
+const runRoundNm = (width: Opening["width"], height: Opening["height"]): number =>
+  (width.valueNm ?? 0) + 2 * (height.valueNm ?? 0);

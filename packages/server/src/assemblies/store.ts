@@ -1,0 +1,85 @@
+import {
+  type Assembly,
+  type AssemblyRef,
+  type HouseStandard,
+  type Job,
+  type Library,
+  type Part,
+  usedAssemblies,
+} from "@wide-porch/core";
+import { library, starterAssemblies, starterStandards } from "@wide-porch/library";
+import { type DataSource, type EntityManager, type EntitySchema, In } from "typeorm";
+import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
+
+type Source = DataSource | EntityManager;
+type Row = AssemblyRow | StandardRow;
+
+/** The newest version of each, in the order of their ids. */
+export async function newestOf<R extends Row>(
+  source: Source,
+  entity: EntitySchema<R>,
+  companyId: string,
+): Promise<R[]> {
+  const rows: Row[] = await source
+    .getRepository<Row>(entity as EntitySchema<Row>)
+    .find({ where: { companyId }, order: { id: "ASC", version: "ASC" } });
+  const newest = new Map(rows.map((row) => [`${row.system}/${row.id}`, row]));
+  // The rows are of the entity that was asked for.
+  return [...newest.values()] as R[];
+}
+
+/** The versions that parts are counted with. */
+export async function assembliesOf(
+  source: Source,
+  companyId: string,
+  system: string,
+  refs: readonly AssemblyRef[],
+): Promise<Assembly[]> {
+  if (refs.length === 0) return [];
+  const ids = [...new Set(refs.map((ref) => ref.id))];
+  const wanted = new Set(refs.map((ref) => `${ref.id}@${ref.version}`));
+  const rows = await source.getRepository(assemblyEntity).find({ where: { companyId, system, id: In(ids) } });
+  return rows.filter((row) => wanted.has(`${row.id}@${row.version}`)).map((row) => row.data);
+}
+
+export async function standardOf(
+  source: Source,
+  companyId: string,
+  job: Pick<Job, "system" | "standard">,
+): Promise<HouseStandard | undefined> {
+  if (!job.standard) return undefined;
+  const { id, version } = job.standard;
+  const row = await source.getRepository(standardEntity).findOneBy({ companyId, system: job.system, id, version });
+  return row?.data;
+}
+
+/** All that counting a job stands on, in the versions the job has. */
+export async function libraryOf(
+  source: Source,
+  companyId: string,
+  job: Pick<Job, "system" | "standard">,
+  parts: readonly Part[],
+): Promise<Library> {
+  return {
+    ...library,
+    assemblies: await assembliesOf(source, companyId, job.system, usedAssemblies(parts)),
+    standard: await standardOf(source, companyId, job),
+  };
+}
+
+/** What a new company builds by until it makes its own. */
+export async function insertStarters(source: Source, companyId: string): Promise<void> {
+  const createdAt = new Date();
+  const rowOf = <T extends { system: string; id: string; version: number }>(data: T) => ({
+    companyId,
+    system: data.system,
+    id: data.id,
+    version: data.version,
+    data,
+    retired: false,
+    createdAt,
+    createdBy: null,
+  });
+  await source.getRepository(assemblyEntity).insert(starterAssemblies.map(rowOf));
+  await source.getRepository(standardEntity).insert(starterStandards.map(rowOf));
+}
