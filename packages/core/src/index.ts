@@ -1,7 +1,9 @@
 export * from "./assemblies";
 export * from "./count";
 export type * from "./drawing/drawing";
+export * from "./formats/assemblyFile";
 export * from "./formats/jobFile";
+export * from "./formats/tables";
 export * from "./geometry";
 export * from "./job";
 export * from "./layouts";

@@ -1,4 +1,11 @@
-import { jobSchema, partSchema, priceItemSchema, quoteDocumentSchema } from "@wide-porch/core";
+import {
+  assemblySchema,
+  houseStandardSchema,
+  jobSchema,
+  partSchema,
+  priceItemSchema,
+  quoteDocumentSchema,
+} from "@wide-porch/core";
 import { z } from "zod";
 
 const roleSchema = z.enum(["owner", "estimator", "crew"]);
@@ -38,12 +45,31 @@ export const partRecordSchema = z.object({
 });
 export type PartRecord = z.infer<typeof partRecordSchema>;
 
-export const fullJobSchema = z.object({ job: jobRecordSchema, parts: z.array(partRecordSchema) });
+export const fullJobSchema = z.object({
+  job: jobRecordSchema,
+  parts: z.array(partRecordSchema),
+  /** In the versions the parts are counted with. */
+  assemblies: z.array(assemblySchema),
+  standard: houseStandardSchema.nullable(),
+});
 export type FullJob = z.infer<typeof fullJobSchema>;
 
 export const priceRecordSchema = z.object({ revision: z.number(), item: priceItemSchema });
 export const priceListSchema = z.object({ items: z.array(priceRecordSchema) });
 export type PriceRecord = z.infer<typeof priceRecordSchema>;
+
+export const assemblyRecordSchema = z.object({
+  assembly: assemblySchema,
+  retired: z.boolean(),
+  failingExamples: z.number(),
+  problems: z.number(),
+});
+export type AssemblyRecord = z.infer<typeof assemblyRecordSchema>;
+export const assemblyListSchema = z.object({ items: z.array(assemblyRecordSchema) });
+
+export const standardRecordSchema = z.object({ standard: houseStandardSchema, retired: z.boolean() });
+export type StandardRecord = z.infer<typeof standardRecordSchema>;
+export const standardListSchema = z.object({ items: z.array(standardRecordSchema) });
 
 export const quoteRecordSchema = z.object({
   id: z.string(),

@@ -5,7 +5,7 @@ import Svg, { G, Line, Path, Text as SvgText } from "react-native-svg";
 import { TIMBER } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
 import { extentOf, type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
-import { groupAlike, rectangleAt, rectanglePath } from "./drawingShapes";
+import { groupAlike, isSheetRole, rectangleAt, rectanglePath } from "./drawingShapes";
 
 type Props = {
   readonly drawing: ElevationDrawing;
@@ -90,7 +90,7 @@ const Shapes = memo(function Shapes({ rectangles, fit, litIds, activeOpening }: 
             stroke={lit ? colour("pine") : framed ? colour("ink") : TIMBER.edge}
             strokeWidth={lit ? 1.4 : framed ? 1.2 : 0.6}
             strokeDasharray={role === "opening" ? "5 3" : undefined}
-            opacity={dimmed && !lit && !framed && role !== "sheet" ? 0.45 : 1}
+            opacity={dimmed && !lit && !framed && !isSheetRole(role) ? 0.45 : 1}
           />
         );
       })}

@@ -12,7 +12,7 @@ export type AlikeShapes = {
 /** Outline at the back, sheets on it, openings cut through the sheets, timber in front, what is lit foremost. */
 function rank(role: DrawnRole, lit: boolean): number {
   if (role === "outline") return 0;
-  if (role === "sheet") return lit ? 1.5 : 1;
+  if (isSheetRole(role)) return lit ? 1.5 : 1;
   if (role === "opening") return 2;
   return lit ? 4 : 3;
 }
@@ -37,10 +37,18 @@ export function groupAlike(
     .toSorted((a, b) => rank(a.role, a.lit) - rank(b.role, b.lit));
 }
 
+/** Sheets lie over the whole wall: what is framed shows through them. */
+export const isSheetRole = (role: DrawnRole): boolean =>
+  role === "sheathing" || role === "board-near" || role === "board-far";
+
 const px = (value: number): number => Math.round(value * 100) / 100;
 
 /** A closed path; nothing is thinner than half a pixel. */
 export function rectanglePath(shape: DrawnRectangle, fit: Fit): string {
+  if (shape.points) {
+    const [first, ...rest] = shape.points.map(({ xNm, yNm }) => `${px(fit.x(xNm))} ${px(fit.y(yNm))}`);
+    return `M${first}${rest.map((point) => `L${point}`).join("")}z`;
+  }
   const width = px(Math.max(0.5, shape.widthNm * fit.pxPerNm));
   const height = px(Math.max(0.5, shape.heightNm * fit.pxPerNm));
   return `M${px(fit.x(shape.xNm))} ${px(fit.y(shape.yNm + shape.heightNm))}h${width}v${height}h${-width}z`;
@@ -65,7 +73,7 @@ export function rectangleAt(
   };
   const [best] = rectangles
     .filter((shape) => shape.role !== "outline" && shape.role !== "opening")
-    .map((shape) => ({ shape, away: distance(shape), back: shape.role === "sheet" ? NEAR_PX : 0 }))
+    .map((shape) => ({ shape, away: distance(shape), back: isSheetRole(shape.role) ? NEAR_PX : 0 }))
     .filter(({ away, back }) => away <= NEAR_PX - back)
     .toSorted((a, b) => a.away + a.back - (b.away + b.back));
   return best?.shape;

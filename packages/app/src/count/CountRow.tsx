@@ -1,33 +1,45 @@
-import type { CountLine } from "@wide-porch/core";
+import { type CountLine, type MeasuringSystem, quantityParts, quantityText } from "@wide-porch/core";
 import { Pressable, View } from "react-native";
-import { Body, Faint, Figure } from "../components/Text";
-import { unitWords } from "./grouping";
+import { Body, Faint, Figure, Warning } from "../components/Text";
 
 type Props = {
   readonly line: CountLine;
+  readonly system: MeasuringSystem;
   readonly shown: boolean;
   /** Say which part it belongs to, where the heading does not. */
   readonly withPart: boolean;
   readonly onOpen: (id: string) => void;
 };
 
+/** What there is to say of a line beside its figure. */
+function remarks({ byHand, basis, computed, unit }: CountLine, system: MeasuringSystem): string {
+  const said: string[] = [];
+  if (byHand !== undefined) said.push(`set by hand, computed ${quantityText(computed, unit, system)}`);
+  if (basis === "reckoned") said.push("reckoned, not laid out");
+  return said.join(" · ");
+}
+
 /** One quantity; a press shows how it came about. */
-export function CountRow({ line, shown, withPart, onOpen }: Props) {
+export function CountRow({ line, system, shown, withPart, onOpen }: Props) {
+  const { figure, unit } = quantityParts(line.quantity, line.unit, system);
+  const said = remarks(line, system);
   return (
     <View role="listitem">
       <Pressable
         role="button"
-        aria-label={`${line.description}, ${line.quantity} ${unitWords(line)}, ${line.partName}: show the working`}
+        aria-label={`${line.description}, ${figure} ${unit}, ${line.partName}: show the working`}
         onPress={() => onOpen(line.id)}
         className={`min-h-12 flex-row items-center justify-between gap-3 border-b border-rule py-1.5 active:bg-pine-wash ${shown ? "bg-pine-wash" : ""}`}
       >
         <View className="min-w-0 flex-1">
           <Body>{line.description}</Body>
           {withPart ? <Faint>{line.partName}</Faint> : null}
+          {said ? <Faint>{said}</Faint> : null}
+          {line.missing === undefined ? null : <Warning>{line.missing}</Warning>}
         </View>
         <View className="flex-row items-baseline gap-1.5">
-          <Figure className="text-xl">{line.quantity}</Figure>
-          <Faint className="w-14">{unitWords(line)}</Faint>
+          <Figure className="text-xl">{line.missing === undefined ? figure : "–"}</Figure>
+          <Faint className="w-16">{unit}</Faint>
         </View>
       </Pressable>
     </View>

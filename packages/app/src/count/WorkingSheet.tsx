@@ -1,26 +1,29 @@
-import type { CountLine, Order, PartCount } from "@wide-porch/core";
+import { type CountLine, type Order, type PartCount, quantityParts } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useMemo } from "react";
 import { View } from "react-native";
 import { AnyDrawing } from "../components/AnyDrawing";
 import { Button } from "../components/Button";
-import { Body, Faint, Figure, Strong, Title } from "../components/Text";
+import { Body, Faint, Figure, Strong, Title, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
-import { unitWords } from "./grouping";
+
+import { SetByHand } from "./SetByHand";
 
 type Props = { readonly line: CountLine; readonly count: PartCount; readonly order: Order };
 
 /** How a number came about: in a sentence, in figures, on the drawing, and where it goes. */
 export function WorkingSheet({ line, count, order }: Props) {
   const lit = useMemo(() => new Set(line.pieceIds), [line.pieceIds]);
+  const { record } = useJob();
+  const shown = quantityParts(line.quantity, line.unit, record.job.system);
   const bought = order.lines.filter((each) => each.countLineIds.includes(line.id));
   return (
     <View className="gap-4">
       <View className="flex-row items-baseline gap-2">
-        <Figure className="text-4xl leading-[44px]">{line.quantity}</Figure>
-        <Body>{`${unitWords(line)}, ${line.partName}`}</Body>
+        <Figure className="text-4xl leading-[44px]">{shown.figure}</Figure>
+        <Body>{`${shown.unit}, ${line.partName}`}</Body>
       </View>
-      {lit.size > 0 ? (
+      {lit.size > 0 && count.drawing.kind !== "none" ? (
         <View className="rounded-md border border-rule bg-paper">
           <AnyDrawing
             drawing={count.drawing}
@@ -42,8 +45,11 @@ export function WorkingSheet({ line, count, order }: Props) {
           </View>
         ))}
       </View>
+      {line.missing === undefined ? null : <Warning role="alert">{line.missing}</Warning>}
+      <SetByHand line={line} />
       {line.working.source ? <Faint>{line.working.source}</Faint> : null}
       <ComesFrom line={line} />
+      <Faint>{`By “${line.assembly.name}”, version ${line.assembly.version}`}</Faint>
       <View className="gap-1">
         <Title level={3}>Goes into</Title>
         {bought.map((each) => (
@@ -59,7 +65,8 @@ function ComesFrom({ line }: { line: CountLine }) {
   const { record } = useJob();
   if (line.working.from.length === 0) return null;
   const go = (path: string) => {
-    const figure = path.startsWith("parameters.") ? "" : `?figure=${encodeURIComponent(path)}`;
+    const figure =
+      path.startsWith("parameters.") || path.startsWith("choices.") ? "" : `?figure=${encodeURIComponent(path)}`;
     router.push(`/jobs/${record.id}/measure/${line.partId}${figure}` as Href);
   };
   return (

@@ -2,6 +2,7 @@
 
 export type { LucideIcon } from "lucide-react-native";
 export { default as ArrowUp } from "lucide-react-native/dist/esm/icons/arrow-up";
+export { default as Box } from "lucide-react-native/dist/esm/icons/box";
 export { default as Camera } from "lucide-react-native/dist/esm/icons/camera";
 export { default as Check } from "lucide-react-native/dist/esm/icons/check";
 export { default as ChevronLeft } from "lucide-react-native/dist/esm/icons/chevron-left";
@@ -34,6 +35,7 @@ export { default as Move } from "lucide-react-native/dist/esm/icons/move";
 export { default as MoveHorizontal } from "lucide-react-native/dist/esm/icons/move-horizontal";
 export { default as Pencil } from "lucide-react-native/dist/esm/icons/pencil";
 export { default as Plus } from "lucide-react-native/dist/esm/icons/plus";
+export { default as Printer } from "lucide-react-native/dist/esm/icons/printer";
 export { default as Radio } from "lucide-react-native/dist/esm/icons/radio";
 export { default as Redo2 } from "lucide-react-native/dist/esm/icons/redo-2";
 export { default as RefreshCw } from "lucide-react-native/dist/esm/icons/refresh-cw";

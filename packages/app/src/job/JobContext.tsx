@@ -29,8 +29,10 @@ import type { JobChanges } from "../sync/command";
 import type { OutboxView } from "../sync/outbox";
 import { jobKey, outbox } from "../sync/outboxInstance";
 import { withPending } from "../sync/overlay";
+import type { Rules } from "../worker/reckon.worker";
 import { commandsFor } from "./commands";
 import type { Change, Step } from "./history";
+import { useRules } from "./rules";
 import { useHistory } from "./useHistory";
 import { useLater } from "./useLater";
 import { type ReckoningState, useReckoning } from "./useReckoning";
@@ -55,6 +57,8 @@ export type OpenJob = ReckoningState &
     /** With what the plan knows of them put in. */
     readonly resolved: readonly Part[];
     readonly plan: JobPlan;
+    readonly rules: Rules;
+    readonly priceList: readonly PriceItem[];
     readonly undo: (() => void) | undefined;
     readonly redo: (() => void) | undefined;
     /** The last entries made, newest first, for the tape pad's chips. */
@@ -167,9 +171,10 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
   const job = useStable(jobRecord.job);
   const plan = useMemo(() => planJob(parts), [parts]);
   const resolved = useMemo(() => resolveParts(parts, plan), [parts, plan]);
+  const rules = useRules(full);
   const input = useMemo(
-    () => ({ job, parts, priceList: priceList.items.map((each) => each.item) }),
-    [job, parts, priceList],
+    () => ({ job, parts, rules, priceList: priceList.items.map((each) => each.item) }),
+    [job, parts, rules, priceList],
   );
   const reckoned = useReckoning(input);
   const context = useMemo(() => partContext(jobRecord.job.system, library), [jobRecord.job.system]);
@@ -211,6 +216,8 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
     parts,
     resolved,
     plan,
+    rules,
+    priceList: input.priceList,
     undo: history.undo,
     redo: history.redo,
     readings,

@@ -2,13 +2,14 @@ import type { Part, PartCount, PriceItem } from "@wide-porch/core";
 import { useEffect, useRef, useState } from "react";
 import { newId } from "../sync/newId";
 import { withUnchanged } from "../worker/countCache";
-import type { DeviceJob, DeviceReckoning } from "../worker/reckon.worker";
+import type { DeviceJob, DeviceReckoning, Rules } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
 
 export type ReckoningInput = {
   readonly job: DeviceJob;
   readonly parts: readonly Part[];
   readonly priceList: readonly PriceItem[];
+  readonly rules: Rules;
 };
 
 export type ReckoningState = { readonly reckoning: DeviceReckoning | undefined; readonly failure: string | undefined };
@@ -23,6 +24,7 @@ export function useReckoning(input: ReckoningInput | undefined): ReckoningState 
   const busy = useRef(false);
   const page = useRef(newId());
   const counts = useRef<readonly PartCount[]>([]);
+  const learnt = useRef<Rules | undefined>(undefined);
 
   useEffect(() => {
     const name = page.current;
@@ -37,6 +39,10 @@ export function useReckoning(input: ReckoningInput | undefined): ReckoningState 
       busy.current = true;
       waiting.current = undefined;
       try {
+        if (learnt.current !== next.rules) {
+          await reckoner().learn(page.current, next.rules);
+          learnt.current = next.rules;
+        }
         const sent = await reckoner().reckon(page.current, next.job, next.parts, next.priceList);
         counts.current = withUnchanged(sent.counts, counts.current);
         setState({ reckoning: { ...sent, counts: counts.current }, failure: undefined });

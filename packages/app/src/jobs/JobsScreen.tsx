@@ -43,9 +43,14 @@ export function JobsScreen() {
       >
         <View className="flex-row items-baseline justify-between">
           <Title level={2}>Jobs</Title>
-          <Link href={"/price-list" as Href}>
-            <Strong className="text-pine underline">Price list</Strong>
-          </Link>
+          <View className="flex-row gap-4">
+            <Link href={"/assemblies" as Href}>
+              <Strong className="text-pine underline">Assemblies</Strong>
+            </Link>
+            <Link href={"/price-list" as Href}>
+              <Strong className="text-pine underline">Price list</Strong>
+            </Link>
+          </View>
         </View>
         {jobs.data ? (
           <JobList jobs={jobs.data.items} mayStart={mayStart} />

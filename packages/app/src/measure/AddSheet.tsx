@@ -44,6 +44,13 @@ const STARTS: readonly Start[] = [
     figure: "length",
   },
   {
+    label: "Walls by totals",
+    words: "So many feet of wall, so many corners and openings",
+    noun: "Walls",
+    make: PART_KINDS["wall-totals"].defaults,
+    figure: "length",
+  },
+  {
     label: "Length",
     words: "A fence, a rail, a gutter",
     noun: "Length",

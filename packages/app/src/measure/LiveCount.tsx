@@ -1,21 +1,19 @@
-import type { PartCount } from "@wide-porch/core";
+import type { CountLine, PartCount } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
 import { Body, Strong, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
 
 /** What the wall comes to, said in one line that follows each entry. */
-export function LiveCount({ count, partId }: { count: PartCount | undefined; partId: string }) {
+export function LiveCount({ count }: { readonly count: PartCount | undefined }) {
   const { record, failure } = useJob();
   if (failure) return <Warning role="alert">{`Counting failed: ${failure}. What you entered is kept.`}</Warning>;
   if (!count || count.lines.length === 0) return <Body>Counted as soon as it has a length.</Body>;
-  const of = (word: string) =>
-    count.lines
-      .filter((line) => line.id.startsWith(`${partId}/${word}/`))
-      .reduce((sum, line) => sum + line.quantity, 0);
-  const sticks = count.lines.filter((line) => line.trade === "Framing").reduce((sum, line) => sum + line.quantity, 0);
-  const sheets = count.lines.find((line) => line.trade === "Sheathing")?.quantity;
-  const words = `${of("stud")} studs, ${sticks} pieces in all${sheets === undefined ? "" : `, ${sheets} sheets`}`;
+  const sum = (lines: readonly CountLine[]) => lines.reduce((total, line) => total + line.quantity, 0);
+  const studs = sum(count.lines.filter((line) => line.rule === "studs"));
+  const sticks = sum(count.lines.filter((line) => line.trade === "Framing" && line.buying === "cut"));
+  const sheets = sum(count.lines.filter((line) => line.trade === "Sheathing" && line.unit === "sheet"));
+  const words = `${studs} studs, ${sticks} pieces in all${sheets === 0 ? "" : `, ${sheets} sheets`}`;
   return (
     <View className="gap-1">
       <View aria-live="polite" role="status" className="flex-row items-baseline justify-between gap-3">

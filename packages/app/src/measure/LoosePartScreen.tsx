@@ -1,4 +1,5 @@
 import { ALONE, type AreaPart, kindOf, type LengthPart, type StoreyPart } from "@wide-porch/core";
+import { UsesPanel } from "../assembly/UsesPanel";
 import { useJobActions } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { FigureList } from "./FigureList";
@@ -23,6 +24,7 @@ export function LoosePartScreen({ part }: { readonly part: LengthPart | AreaPart
           <PartName part={part} />
           <FigureList slots={slots} activePath={active} onOpen={show} title={kind.label} />
           <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
+          {part.kind === "storey" ? null : <UsesPanel part={part} />}
           <NotesAndPhotos part={part} />
         </>
       }

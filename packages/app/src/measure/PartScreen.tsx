@@ -8,6 +8,7 @@ import { RoomScreen } from "../room/RoomScreen";
 import { LoosePartScreen } from "./LoosePartScreen";
 import { SpotsScreen } from "./SpotsScreen";
 import { WallScreen } from "./WallScreen";
+import { WallTotalsScreen } from "./WallTotalsScreen";
 
 type Screens = { readonly [K in Part["kind"]]: ComponentType<{ readonly part: Extract<Part, { kind: K }> }> };
 
@@ -19,6 +20,7 @@ const SCREENS: Screens = {
   area: LoosePartScreen,
   spots: SpotsScreen,
   storey: LoosePartScreen,
+  "wall-totals": WallTotalsScreen,
 };
 
 export function PartScreen() {

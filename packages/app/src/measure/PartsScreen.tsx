@@ -23,7 +23,7 @@ import { JobFileButton } from "./JobFileButton";
 
 /** The parts of the job by storey, each storey with its plan. */
 export function PartsScreen() {
-  const { parts, plan } = useJob();
+  const { parts, plan, jobId } = useJob();
   const [adding, setAdding] = useState(false);
   return (
     <View className="min-h-0 flex-1">
@@ -42,6 +42,9 @@ export function PartsScreen() {
         <View className="gap-1">
           <JobDetails />
           <JobFileButton />
+          <Link href={`/jobs/${jobId}/built` as Href}>
+            <Strong className="text-sm text-pine underline">How it is built: house standard and assemblies</Strong>
+          </Link>
           <Link href={"/meter" as Href} target="_blank">
             <Strong className="text-sm text-pine underline">Open the simulated distance meter</Strong>
           </Link>
@@ -56,7 +59,15 @@ export function PartsScreen() {
 }
 
 /** Rooms first, then what is built, then what was counted. The storey's own record is its plan. */
-const ORDER: Record<Part["kind"], number> = { room: 0, "stud-wall": 1, length: 2, area: 2, spots: 2, storey: 9 };
+const ORDER: Record<Part["kind"], number> = {
+  room: 0,
+  "stud-wall": 1,
+  "wall-totals": 1,
+  length: 2,
+  area: 2,
+  spots: 2,
+  storey: 9,
+};
 
 function Storey({ storey }: { readonly storey: StoreyPlan }) {
   const { resolved, reckoning } = useJob();

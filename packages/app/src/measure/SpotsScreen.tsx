@@ -1,5 +1,6 @@
 import type { SpotsPart } from "@wide-porch/core";
 import { View } from "react-native";
+import { UsesPanel } from "../assembly/UsesPanel";
 import { Button } from "../components/Button";
 import { CommitField } from "../components/CommitField";
 import { Figure, Title } from "../components/Text";
@@ -48,6 +49,7 @@ export function SpotsScreen({ part }: { readonly part: SpotsPart }) {
               onCommit={(text) => set(Number(text))}
             />
           </View>
+          <UsesPanel part={part} />
           <NotesAndPhotos part={part} />
         </>
       }

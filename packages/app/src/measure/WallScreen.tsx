@@ -1,15 +1,9 @@
-import {
-  ALONE,
-  formatLength,
-  type Problem,
-  resolveWall,
-  type StudWall,
-  type StudWallParameters,
-  studWallKind,
-} from "@wide-porch/core";
+import { ALONE, formatLength, type Problem, resolveWall, type StudWall, studWallKind } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useCallback, useMemo, useRef } from "react";
+import { UsesPanel } from "../assembly/UsesPanel";
 import { DrawingCanvas } from "../components/DrawingCanvas";
+import { DxfButton } from "../export/DxfButton";
 import { useJob } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { FigureList } from "./FigureList";
@@ -20,8 +14,9 @@ import { PartName } from "./PartName";
 import { PartPad } from "./PartPad";
 import { useOpenFigure } from "./useOpenFigure";
 import { usePad } from "./usePad";
-import { WallChoices } from "./WallChoices";
+import { type Framed, WallChoices } from "./WallChoices";
 import { WallOnPlanNotes } from "./WallOnPlanNotes";
+import { WallShape } from "./WallShape";
 
 const describe = (wall: StudWall, system: "imperial" | "metric"): string => {
   const length =
@@ -41,15 +36,18 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
 
   const latest = useRef({ part, wall });
   latest.current = { part, wall };
-  const choose = useCallback(
-    (change: Partial<StudWallParameters>): Problem | undefined => {
+  const change = useCallback(
+    (changes: Partial<StudWall>): Problem | undefined => {
       const now = latest.current;
-      const parameters = { ...now.part.parameters, ...change };
-      const problem = studWallKind.problems({ ...now.wall, parameters }, context)[0];
-      if (!problem) savePart({ ...now.part, parameters });
+      const problem = studWallKind.problems({ ...now.wall, ...changes }, context)[0];
+      if (!problem) savePart({ ...now.part, ...changes });
       return problem;
     },
     [context, savePart],
+  );
+  const choose = useCallback(
+    ({ choices, ...rest }: Partial<Framed>) => change({ ...rest, ...(choices ? { choices: { ...choices } } : {}) }),
+    [change],
   );
   const openFigure = useOpenFigure(wall, show);
   const count = reckoning?.counts.find((each) => each.partId === wall.id);
@@ -69,11 +67,14 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
   const lists = (
     <>
       <PartName part={part} />
-      <LiveCount count={count} partId={wall.id} />
+      <LiveCount count={count} />
       {part.plan ? <WallOnPlanNotes part={part} wall={wall} /> : null}
       <FigureList slots={slots} activePath={active} onOpen={openFigure} title="Wall" />
       {part.plan ? null : <OpeningButtons wall={part} onAdded={(id) => show(`openings.${id}.position`)} />}
-      <WallChoices parameters={wall.parameters} onChange={choose} />
+      <WallChoices framed={wall} onChange={choose} />
+      <WallShape wall={wall} onChange={change} />
+      <UsesPanel part={part} />
+      <DxfButton drawing={drawing} name={`elevation of ${wall.name}`} />
       <NotesAndPhotos part={part} />
     </>
   );

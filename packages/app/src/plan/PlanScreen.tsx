@@ -18,6 +18,7 @@ import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { Notice } from "../components/Notice";
 import { Body, Faint, Title } from "../components/Text";
+import { DxfButton } from "../export/DxfButton";
 import { Move } from "../icons";
 import { useJob } from "../job/JobContext";
 import { MeasureList } from "../measure/MeasureList";
@@ -144,6 +145,7 @@ function Storey({ storey, names, onStorey }: StoreyProps) {
       ))}
       <MeasureList measures={measures} drawing={drawing} />
       <StoreySettings storey={storey} onStorey={onStorey} />
+      <DxfButton drawing={drawing} name={`plan of ${storey.name}`} />
     </>
   );
   if (wide) {

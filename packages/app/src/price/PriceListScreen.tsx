@@ -104,7 +104,12 @@ type Entry = {
 function pricesOf(item: PriceItem): Entry[] {
   const { buying } = item;
   if (buying.by !== "length") {
-    const label = buying.by === "each" ? "Each" : `A ${buying.packName} of ${buying.packSize}`;
+    const label =
+      buying.by === "each"
+        ? "Each"
+        : buying.by === "pack"
+          ? `A ${buying.packName} of ${buying.packSize}`
+          : `A ${buying.packName}`;
     return [{ label, price: buying.price, withPrice: (price) => ({ ...item, buying: { ...buying, price } }) }];
   }
   return buying.stock.map((stock) => ({

@@ -1,5 +1,4 @@
 import { draftQuote } from "@wide-porch/core";
-import { library } from "@wide-porch/library";
 import { format } from "date-fns/format";
 import { useState } from "react";
 import { ScrollView, View } from "react-native";
@@ -37,7 +36,7 @@ function Quote({ session }: { session: Session }) {
   if (!reckoning || !buildUp) return <Waiting what="the quote" />;
   const today = format(new Date(), "yyyy-MM-dd");
   const issue = { number: "Draft", date: today, company: session.company };
-  const draft = draftQuote(record.job, parts, { ...reckoning, buildUp }, issue, library);
+  const draft = draftQuote(record.job, parts, { ...reckoning, buildUp }, issue);
   return (
     <ScrollView
       className="min-h-0 flex-1"

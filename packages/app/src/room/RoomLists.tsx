@@ -9,6 +9,7 @@ import {
 } from "@wide-porch/core";
 import { memo, useMemo } from "react";
 import { View } from "react-native";
+import { UsesPanel } from "../assembly/UsesPanel";
 import { Strong, Warning } from "../components/Text";
 import { useJobActions } from "../job/JobContext";
 import { FigureList } from "../measure/FigureList";
@@ -53,6 +54,7 @@ export const RoomLists = memo(function RoomLists(props: Props) {
       <Figures room={room} around={around} active={active} onFigure={onFigure} />
       <CeilingPanel room={room} onChange={onChange} onAdded={onAdded} />
       <PlacePanel room={room} onChange={onChange} />
+      <UsesPanel part={room} />
       <NotesAndPhotos part={room} />
     </>
   );

@@ -12,7 +12,7 @@ const base = {
 };
 
 export const jobChangesSchema = jobSchema
-  .pick({ title: true, customerName: true, site: true, pricing: true, quote: true })
+  .pick({ title: true, customerName: true, site: true, pricing: true, quote: true, cutting: true, standard: true })
   .partial();
 export type JobChanges = z.infer<typeof jobChangesSchema>;
 

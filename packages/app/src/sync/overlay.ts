@@ -20,11 +20,11 @@ function withJobChanges(record: JobRecord, command: Extract<Command, { kind: "pa
 
 function withCommand(full: FullJob, command: Command): FullJob {
   if (command.kind === "set-aside" || command.kind === "put-photo") return full;
-  if (command.kind === "patch-job") return { job: withJobChanges(full.job, command), parts: full.parts };
+  if (command.kind === "patch-job") return { ...full, job: withJobChanges(full.job, command) };
   const known = full.parts.find((each) => each.id === command.target);
-  if (command.kind === "bin-part") return { job: full.job, parts: full.parts.filter((each) => each !== known) };
+  if (command.kind === "bin-part") return { ...full, parts: full.parts.filter((each) => each !== known) };
   const record = { id: command.target, revision: known?.revision ?? 0, binned: false, part: command.part };
-  return { job: full.job, parts: withPart(full.parts, record) };
+  return { ...full, parts: withPart(full.parts, record) };
 }
 
 /** A job as it stands on this device: what the server knows, and over it what is on its way. */

@@ -38,6 +38,7 @@ const CRIPPLE = "#eed7af";
 /** By what a shape stands for. */
 export const TIMBER = {
   "bottom-plate": PLATE,
+  "treated-plate": "#9aa06a",
   "top-plate": PLATE,
   "cap-plate": PLATE,
   "flat-plate": PLATE,
@@ -47,7 +48,17 @@ export const TIMBER = {
   "cripple-above": CRIPPLE,
   "cripple-below": CRIPPLE,
   header: "#a8713a",
+  "header-packing": "#b98a58",
+  "corner-stud": "#cfa25f",
+  "meeting-stud": "#cfa25f",
+  "ladder-block": CRIPPLE,
+  blocking: CRIPPLE,
   sill: "#bd8b4b",
-  sheet: "#f1e6cc",
+  sheathing: "#f1e6cc",
+  "board-near": "#ece9e2",
+  "board-far": "#ece9e2",
+  "anchor-bolt": "#4a4a46",
+  "hold-down": "#4a4a46",
+  "board-clip": "#4a4a46",
   edge: "#5c3f1c",
 } as const;

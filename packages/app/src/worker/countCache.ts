@@ -1,19 +1,24 @@
-import { countPart, type PartCount, type PartCounter } from "@wide-porch/core";
+import { countPart, type Library, type PartCount, type PartCounter, plainLine } from "@wide-porch/core";
 
 /** A count the page already has, by its part; or a new one. */
 export type SentCount = PartCount | { readonly unchanged: string };
 
 type Entry = { readonly key: string; readonly count: PartCount };
 
-/** Counts only the parts that have changed since the last time. */
+/** Counts only the parts that have changed since the last time; all of them once the library is another. */
 export class CountCache {
   private entries = new Map<string, Entry>();
   private next = new Map<string, Entry>();
+  private library: Library | undefined;
 
-  readonly count: PartCounter = (part, system, library) => {
-    const key = `${system}${JSON.stringify(part)}`;
+  readonly count: PartCounter = (part, system, library, around) => {
+    if (library !== this.library) {
+      this.entries.clear();
+      this.library = library;
+    }
+    const key = `${system}${JSON.stringify(part)}${JSON.stringify(around ?? null)}`;
     const known = this.entries.get(part.id);
-    const entry = known?.key === key ? known : { key, count: countPart(part, system, library) };
+    const entry = known?.key === key ? known : { key, count: countPart(part, system, library, around) };
     this.next.set(part.id, entry);
     return entry.count;
   };
@@ -21,7 +26,10 @@ export class CountCache {
   /** Ends a round: which of its counts the page has from the round before. Parts that are gone are forgotten. */
   settle(counts: readonly PartCount[]): SentCount[] {
     const sent = counts.map((count) =>
-      this.entries.get(count.partId)?.count === count ? { unchanged: count.partId } : count,
+      this.entries.get(count.partId)?.count === count
+        ? { unchanged: count.partId }
+        : // Lines write their working when it is read; it is read here, as what is sent is plain data.
+          { ...count, lines: count.lines.map(plainLine) },
     );
     this.entries = this.next;
     this.next = new Map();

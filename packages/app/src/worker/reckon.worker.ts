@@ -1,39 +1,129 @@
 import {
+  type Assembly,
+  type AssemblyProblem,
   type BuildUp,
+  type CountLine,
+  type CutList,
+  type CutProgress,
+  type CutSettings,
+  compileAssembly,
   countAndOrder,
+  countPart,
+  cutInSteps,
+  type ExampleResult,
+  type HouseStandard,
   type Job,
+  type Library,
+  type NeededPiece,
   type Part,
   type PriceItem,
+  plainLine,
   type Quantities,
   reckonJob,
+  runExamples,
+  type Stock,
+  type Surroundings,
 } from "@wide-porch/core";
-import { library } from "@wide-porch/library";
+import { library as starters } from "@wide-porch/library";
 import { expose } from "comlink";
 import { CountCache, type SentCount } from "./countCache";
+import { CutCache } from "./cutCache";
 
 /** Pricing is null for people who do not see costs; there is then no build-up. */
 export type DeviceJob = Omit<Job, "pricing"> & { readonly pricing: Job["pricing"] | null };
 export type DeviceReckoning = Quantities & { readonly buildUp: BuildUp | undefined };
 export type SentReckoning = Omit<DeviceReckoning, "counts"> & { readonly counts: readonly SentCount[] };
 
-/** One cache for each job page that asks; a new page starts from nothing. */
-const caches = new Map<string, CountCache>();
+/** What a job is counted by: assemblies in the versions in use, and the house standard. */
+export type Rules = { readonly assemblies: readonly Assembly[]; readonly standard: HouseStandard | undefined };
+
+/** What an assembly comes to on one part, while it is being written. */
+export type Trial = {
+  readonly problems: readonly AssemblyProblem[];
+  readonly examples: readonly ExampleResult[];
+  readonly lines: readonly CountLine[];
+};
+
+type Page = { readonly counts: CountCache; readonly cuts: CutCache; library: Library };
+
+/** One for each job page that asks; a new page starts from nothing. */
+const pages = new Map<string, Page>();
+
+const libraryWith = ({ assemblies, standard }: Rules): Library => ({ ...starters, assemblies, standard });
+
+function pageOf(name: string): Page {
+  const page = pages.get(name) ?? { counts: new CountCache(), cuts: new CutCache(), library: starters };
+  pages.set(name, page);
+  return page;
+}
+
+const cancelled = new Set<string>();
+const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
+/** Told of no oftener than this: drawing progress takes time as well. */
+const TELL_EVERY_MS = 120;
 
 const reckoner = {
+  /** The rules that the page's job is counted by from here on. */
+  learn(page: string, rules: Rules): void {
+    pageOf(page).library = libraryWith(rules);
+  },
   /** The same code that the server runs: parts → count → order → price. Counts already sent are only named. */
-  reckon(page: string, job: DeviceJob, parts: readonly Part[], priceList: readonly PriceItem[]): SentReckoning {
-    const cache = caches.get(page) ?? new CountCache();
-    caches.set(page, cache);
+  reckon(name: string, job: DeviceJob, parts: readonly Part[], priceList: readonly PriceItem[]): SentReckoning {
+    const { counts, cuts, library } = pageOf(name);
     const { pricing } = job;
+    const remembered = { count: counts.count, cut: cuts.cut };
     const reckoning: DeviceReckoning =
       pricing === null
-        ? { ...countAndOrder(job.system, parts, priceList, library, cache.count), buildUp: undefined }
-        : reckonJob({ ...job, pricing }, parts, priceList, library, cache.count);
-    return { ...reckoning, counts: cache.settle(reckoning.counts) };
+        ? { ...countAndOrder(job, parts, priceList, library, remembered), buildUp: undefined }
+        : reckonJob({ ...job, pricing }, parts, priceList, library, remembered);
+    cuts.settle();
+    return { ...reckoning, counts: counts.settle(reckoning.counts) };
+  },
+  /** A count by other rules than the page's, to compare with. */
+  countBy(job: DeviceJob, parts: readonly Part[], rules: Rules): CountLine[] {
+    const { counts } = countAndOrder(job, parts, [], libraryWith(rules));
+    return counts.flatMap((count) => count.lines.map(plainLine));
+  },
+  /** Checks an assembly as it is being written, works its examples, and tries it on a part. */
+  tryOut(assembly: Assembly, part: Part | undefined, around: Surroundings | undefined): Trial {
+    const library = libraryWith({ assemblies: [assembly], standard: undefined });
+    const count = part && countPart(part, assembly.system, library, around);
+    return {
+      problems: compileAssembly(assembly).problems,
+      examples: runExamples(assembly, library),
+      lines: (count?.lines ?? []).map(plainLine),
+    };
+  },
+  /** The best cut list there is time for: tells how far it is, and stops when it is told to, with the best so far. */
+  async cut(
+    run: string,
+    pieces: readonly NeededPiece[],
+    stock: readonly Stock[],
+    settings: CutSettings,
+    tell: (progress: CutProgress) => void,
+  ): Promise<{ list: CutList; cancelled: boolean }> {
+    const steps = cutInSteps(pieces, stock, settings);
+    let told = 0;
+    let best: CutList | undefined;
+    for (;;) {
+      const step = steps.next();
+      if (step.done) return { list: step.value, cancelled: false };
+      best = step.value.list;
+      const now = performance.now();
+      if (now - told > TELL_EVERY_MS) {
+        told = now;
+        tell(step.value);
+      }
+      await breathe();
+      if (cancelled.delete(run)) return { list: best, cancelled: true };
+    }
+  },
+  cancel(run: string): void {
+    cancelled.add(run);
   },
   /** The page is gone. */
   forget(page: string): void {
-    caches.delete(page);
+    pages.delete(page);
   },
 };
 

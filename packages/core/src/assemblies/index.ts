@@ -6,3 +6,4 @@ export * from "./schema";
 export * from "./settleWall";
 export * from "./sheet";
 export * from "./standard";
+export * from "./starts";

@@ -1,5 +1,4 @@
 import type { CountLine } from "./countLine";
-import type { PartCount } from "./partCount";
 
 /** One quantity that differs between two counts of a job; zero where a line is in one of them alone. */
 export type CountChange = {
@@ -11,12 +10,11 @@ export type CountChange = {
   readonly after: number;
 };
 
-const linesOf = (counts: readonly PartCount[]): Map<string, CountLine> =>
-  new Map(counts.flatMap((count) => count.lines.map((line) => [line.id, line] as const)));
+const byId = (lines: readonly CountLine[]): Map<string, CountLine> => new Map(lines.map((line) => [line.id, line]));
 
 /** What another version of an assembly, or another house standard, would change: every quantity that differs. */
-export function compareCounts(before: readonly PartCount[], after: readonly PartCount[]): CountChange[] {
-  const [old, fresh] = [linesOf(before), linesOf(after)];
+export function compareCounts(before: readonly CountLine[], after: readonly CountLine[]): CountChange[] {
+  const [old, fresh] = [byId(before), byId(after)];
   const ids = new Set([...old.keys(), ...fresh.keys()]);
   return [...ids].flatMap((lineId): CountChange[] => {
     const [was, now] = [old.get(lineId), fresh.get(lineId)];

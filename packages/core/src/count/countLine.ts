@@ -50,3 +50,6 @@ export type CountLine = {
   /** Written when it is first read: most lines are never opened. */
   readonly working: Working;
 };
+
+/** Whether a line counts something; others say why they cannot. */
+export const isCounted = (line: CountLine): boolean => line.missing === undefined;

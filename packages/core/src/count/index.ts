@@ -4,6 +4,8 @@ export * from "./countJob";
 export * from "./countLine";
 export { countPart } from "./countPart";
 export { valueText } from "./explain";
+export * from "./marks";
+export * from "./model";
 export * from "./partCount";
 export * from "./quantityText";
 export * from "./runExamples";

@@ -1,0 +1,1 @@
+export { EditorScreen as default } from "../../../src/assembly/editor/EditorScreen";

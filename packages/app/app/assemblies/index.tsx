@@ -1,0 +1,1 @@
+export { AssembliesScreen as default } from "../../src/assembly/AssembliesScreen";

@@ -1,0 +1,1 @@
+export { BuiltScreen as default } from "../../../src/assembly/BuiltScreen";

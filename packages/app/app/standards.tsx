@@ -1,0 +1,1 @@
+export { StandardsScreen as default } from "../src/assembly/StandardsScreen";

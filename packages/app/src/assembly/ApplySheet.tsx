@@ -1,0 +1,46 @@
+import type { Assembly, AssemblyPart } from "@wide-porch/core";
+import { Pressable, View } from "react-native";
+import { Sheet } from "../components/Sheet";
+import { Body, Faint, Strong } from "../components/Text";
+
+type Props = {
+  readonly title: string;
+  readonly assemblies: readonly Assembly[];
+  readonly chosenId: string | undefined;
+  readonly onChoose: (assembly: Assembly) => void;
+  readonly onClose: () => void;
+};
+
+/** Assemblies to choose from, each with what it is about. */
+export function ApplySheet({ title, assemblies, chosenId, onChoose, onClose }: Props) {
+  return (
+    <Sheet open onClose={onClose} title={title}>
+      {assemblies.length === 0 ? (
+        <Body>No assembly is for this kind of part yet. Write one under Assemblies.</Body>
+      ) : null}
+      <View>
+        {assemblies.map((assembly) => (
+          <Pressable
+            key={assembly.id}
+            role="button"
+            aria-label={assembly.name}
+            aria-current={assembly.id === chosenId ? "true" : undefined}
+            onPress={() => onChoose(assembly)}
+            className={`min-h-14 justify-center border-b border-rule py-2 active:bg-pine-wash ${assembly.id === chosenId ? "bg-pine-wash" : ""}`}
+          >
+            <Strong>{assembly.name}</Strong>
+            <Faint>{assembly.about || `Version ${assembly.version}`}</Faint>
+          </Pressable>
+        ))}
+      </View>
+    </Sheet>
+  );
+}
+
+export const PART_WORDS: Record<AssemblyPart, string> = {
+  "stud-wall": "Walls",
+  room: "Rooms",
+  length: "Lengths",
+  area: "Areas",
+  spots: "Counted spots",
+};

@@ -1,0 +1,245 @@
+import {
+  type Assembly,
+  assemblyId,
+  blankAssembly,
+  copyAssembly,
+  type FileProblem,
+  type MeasuringSystem,
+  plainSet,
+  readAssemblyFile,
+} from "@wide-porch/core";
+import { type Href, Link, useRouter } from "expo-router";
+import { useRef, useState } from "react";
+import { Pressable, ScrollView, View } from "react-native";
+import type { AssemblyRecord } from "../api/records";
+import { seesCosts, useSession } from "../api/session";
+import { Button } from "../components/Button";
+import { Choice } from "../components/Choice";
+import { PageBar } from "../components/PageBar";
+import { Sheet } from "../components/Sheet";
+import { Body, Faint, Strong, Title, Warning } from "../components/Text";
+import { TextField } from "../components/TextField";
+import { Pending } from "../components/Waiting";
+import { FileInput, Plus } from "../icons";
+import { useAssemblies } from "../job/rules";
+import { PART_WORDS } from "./ApplySheet";
+import { keepDraft } from "./drafts";
+
+const SYSTEMS = [
+  { value: "imperial", label: "Feet and inches" },
+  { value: "metric", label: "Metric" },
+] as const;
+
+/** How the company builds: its assemblies, each with what is wrong with it said beside it. */
+export function AssembliesScreen() {
+  const session = useSession().data;
+  const list = useAssemblies();
+  const [system, setSystem] = useState<MeasuringSystem>("imperial");
+  const [starting, setStarting] = useState(false);
+  if (!session) return null;
+  const records = (list.data?.items ?? []).filter((each) => each.assembly.system === system);
+  const inUse = records.filter((each) => !each.retired);
+  const away = records.filter((each) => each.retired);
+  return (
+    <View className="min-h-0 flex-1">
+      <PageBar title="Assemblies" backName="Back to jobs" backTo="/jobs" />
+      <ScrollView
+        role="main"
+        className="min-h-0 flex-1"
+        contentContainerClassName="mx-auto w-full max-w-3xl gap-5 p-4 pb-10"
+      >
+        <Body>How you build, as rules that are counted and checked. Jobs keep the version they were counted with.</Body>
+        <Link href={"/standards" as Href}>
+          <Strong className="text-pine underline">House standards</Strong>
+        </Link>
+        <Choice label="Measuring system" options={SYSTEMS} value={system} onChange={setSystem} />
+        {list.data ? (
+          <>
+            <Rows records={inUse} />
+            {inUse.length === 0 ? <Body>No assemblies yet. Write one, or bring one in.</Body> : null}
+            {away.length > 0 ? (
+              <View>
+                <Title level={2}>Put away</Title>
+                <Rows records={away} />
+              </View>
+            ) : null}
+          </>
+        ) : (
+          <Pending error={list.error} what="the assemblies" retry={() => void list.mutate()} />
+        )}
+        {seesCosts(session) ? (
+          <View className="gap-2">
+            <Button label="Write an assembly" icon={Plus} onPress={() => setStarting(true)} />
+            <BringIn taken={records} />
+          </View>
+        ) : null}
+      </ScrollView>
+      {starting ? <StartSheet system={system} records={records} onClose={() => setStarting(false)} /> : null}
+    </View>
+  );
+}
+
+function Rows({ records }: { readonly records: readonly AssemblyRecord[] }) {
+  return (
+    <View role="list">
+      {records.map(({ assembly, problems, failingExamples }) => (
+        <View key={assembly.id} role="listitem">
+          <Link href={`/assemblies/${assembly.system}/${assembly.id}` as Href} asChild>
+            <Pressable className="min-h-16 gap-0.5 border-b border-rule py-3 active:bg-pine-wash">
+              <Strong>{assembly.name}</Strong>
+              <Faint>{`${PART_WORDS[assembly.appliesTo]} · ${assembly.rules.length} rules · version ${assembly.version}`}</Faint>
+              {problems > 0 ? <Warning>{`${problems} of its formulas cannot be read`}</Warning> : null}
+              {failingExamples > 0 ? <Warning>{`${failingExamples} worked examples do not come out`}</Warning> : null}
+            </Pressable>
+          </Link>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+type StartProps = {
+  readonly system: MeasuringSystem;
+  readonly records: readonly AssemblyRecord[];
+  readonly onClose: () => void;
+};
+
+/** Begins a draft on the device; nobody else sees it until it is saved. */
+function useBegin() {
+  const router = useRouter();
+  return (assembly: Assembly) => {
+    void keepDraft(assembly, 0).then(() => router.push(`/assemblies/${assembly.system}/${assembly.id}` as Href));
+  };
+}
+
+function StartSheet({ system, records, onClose }: StartProps) {
+  const begin = useBegin();
+  const [name, setName] = useState("");
+  const [tried, setTried] = useState(false);
+  const [copying, setCopying] = useState(false);
+  const taken = new Set(records.map((each) => each.assembly.id));
+  const start = (make: (id: string, name: string) => Assembly) => {
+    setTried(true);
+    const plain = name.trim();
+    if (plain === "") return;
+    onClose();
+    begin(make(assemblyId(plain, taken), plain));
+  };
+  const starts = [
+    {
+      label: "A plain set",
+      words: "So many of each thing for every one counted: a door, a window, a post",
+      make: (id: string, own: string) => plainSet(id, own, system),
+    },
+    {
+      label: "Blank, for walls",
+      words: "Formulas over length, height, area and the pieces laid out",
+      make: (id: string, own: string) => blankAssembly(id, own, system, "stud-wall"),
+    },
+    {
+      label: "Blank, for rooms",
+      words: "Formulas over floor, walls, ceiling and perimeter",
+      make: (id: string, own: string) => blankAssembly(id, own, system, "room"),
+    },
+    {
+      label: "Blank, for areas",
+      words: "Formulas over a length and a width",
+      make: (id: string, own: string) => blankAssembly(id, own, system, "area"),
+    },
+    {
+      label: "Blank, for lengths",
+      words: "Formulas over one length",
+      make: (id: string, own: string) => blankAssembly(id, own, system, "length"),
+    },
+  ];
+  return (
+    <Sheet open onClose={onClose} title="Write an assembly">
+      <TextField
+        label="What is it called?"
+        value={name}
+        onChangeText={setName}
+        problem={tried && name.trim() === "" ? "Give it a name first." : undefined}
+      />
+      <View>
+        {starts.map(({ label, words, make }) => (
+          <StartRow key={label} label={label} words={words} onPress={() => start(make)} />
+        ))}
+        <StartRow
+          label="A copy of another"
+          words="Its rules as they are, to be changed"
+          onPress={() => setCopying(!copying)}
+        />
+      </View>
+      {copying
+        ? records.map(({ assembly }) => (
+            <StartRow
+              key={assembly.id}
+              label={`Copy ${assembly.name}`}
+              words={PART_WORDS[assembly.appliesTo]}
+              onPress={() => start((id, own) => copyAssembly(assembly, id, own))}
+            />
+          ))
+        : null}
+    </Sheet>
+  );
+}
+
+function StartRow({ label, words, onPress }: { label: string; words: string; onPress: () => void }) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      className="min-h-14 justify-center border-b border-rule active:bg-pine-wash"
+    >
+      <Strong>{label}</Strong>
+      <Faint>{words}</Faint>
+    </Pressable>
+  );
+}
+
+/** An assembly from a file: as a draft, with whatever is wrong in it told by line. */
+function BringIn({ taken }: { readonly taken: readonly AssemblyRecord[] }) {
+  const begin = useBegin();
+  const input = useRef<HTMLInputElement>(null);
+  const [problems, setProblems] = useState<readonly FileProblem[]>();
+  const choose = async (file: File | undefined) => {
+    setProblems(undefined);
+    if (!file) return;
+    const read = readAssemblyFile(await file.text());
+    if (!read.ok) {
+      setProblems(read.problems);
+      return;
+    }
+    const { assembly } = read;
+    const ids = new Set(taken.map((each) => each.assembly.id));
+    begin({ ...assembly, id: assemblyId(assembly.id, ids), version: 1 });
+  };
+  return (
+    <View className="items-start gap-2">
+      <Button label="Bring in an assembly file" kind="quiet" icon={FileInput} onPress={() => input.current?.click()} />
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        aria-label="Assembly file"
+        tabIndex={-1}
+        style={{ display: "none" }}
+        onChange={(event) => {
+          void choose(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      {problems ? (
+        <View role="alert" className="gap-1">
+          <Warning>This file cannot be brought in. Nothing was changed.</Warning>
+          {problems.slice(0, 8).map((each) => (
+            <Body key={`${each.line}${each.path}${each.message}`}>
+              {`Line ${each.line}${each.path ? `, ${each.path}` : ""}: ${each.message}`}
+            </Body>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}

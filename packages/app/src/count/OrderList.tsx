@@ -1,0 +1,38 @@
+import { type Order, type OrderLine, orderTable } from "@wide-porch/core";
+import { View } from "react-native";
+import { Body, Faint, Figure, Warning } from "../components/Text";
+import { ExportButtons } from "../export/ExportButtons";
+
+/** What to buy for the whole job: need and waste apart. */
+export function OrderList({ order }: { readonly order: Order }) {
+  if (order.lines.length === 0) return <Body>Nothing to order yet.</Body>;
+  return (
+    <>
+      {order.problems.map((problem) => (
+        <Warning key={problem.path + problem.message}>{problem.message}</Warning>
+      ))}
+      <View role="list" className="border-t border-rule">
+        {order.lines.map((line) => (
+          <OrderRow key={line.id} line={line} />
+        ))}
+      </View>
+      <ExportButtons make={() => orderTable(order)} what="order list" />
+    </>
+  );
+}
+
+function OrderRow({ line }: { readonly line: OrderLine }) {
+  return (
+    <View role="listitem" className="min-h-14 flex-row items-center justify-between gap-3 border-b border-rule py-2">
+      <View className="min-w-0 flex-1">
+        <Body>{line.description}</Body>
+        <Faint>{line.need ? `Needed: ${line.need}. ${line.note}.` : line.note}</Faint>
+        {line.waste ? <Faint>{`Added: ${line.waste}`}</Faint> : null}
+      </View>
+      <View className="items-end">
+        <Figure>{line.quantity}</Figure>
+        <Faint>{line.unitName}</Faint>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,127 @@
+import {
+  type CuttingSettings,
+  cutTable,
+  formatLength,
+  type ItemCut,
+  marksOf,
+  type Order,
+  type PartCount,
+  parseLength,
+} from "@wide-porch/core";
+import { useMemo } from "react";
+import { View } from "react-native";
+import { seesCosts, useSession } from "../../api/session";
+import { Button } from "../../components/Button";
+import { CommitField } from "../../components/CommitField";
+import { Body, Faint, Title, Warning } from "../../components/Text";
+import { ExportButtons } from "../../export/ExportButtons";
+import { Printer } from "../../icons";
+import { useJob } from "../../job/JobContext";
+import { BarPicture } from "./BarPicture";
+import { BestCut } from "./BestCut";
+import { YardForm } from "./YardForm";
+
+type Props = { readonly order: Order; readonly counts: readonly PartCount[] };
+
+/** What is cut from what, bar by bar, over the whole job. The marks are those of the elevations. */
+export function CutLists({ order, counts }: Props) {
+  const { record } = useJob();
+  const session = useSession().data;
+  const marks = useMemo(() => marksOf(counts), [counts]);
+  const { cutting, system } = record.job;
+  if (order.cuts.length === 0) return <Body>Nothing is cut from lengths yet. Measure a wall first.</Body>;
+  const mayChange = session !== undefined && session !== null && seesCosts(session);
+  return (
+    <>
+      {mayChange ? <Saw cutting={cutting} /> : null}
+      {order.cuts.map((cut) => (
+        <ItemCutList key={cut.itemCode} cut={cut} marks={marks} mayChange={mayChange} />
+      ))}
+      <View className="flex-row flex-wrap items-start gap-2">
+        <ExportButtons make={() => cutTable(order.cuts, marks, cutting.kerfNm, system)} what="cut list" />
+        <Button label="Print" kind="plain" icon={Printer} onPress={() => window.print()} />
+      </View>
+    </>
+  );
+}
+
+function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
+  const { changeJob, record } = useJob();
+  const { system } = record.job;
+  const field = (key: "kerfNm" | "endTrimNm", label: string, mostNm: number) => (
+    <CommitField
+      label={label}
+      value={formatLength(cutting[key], system)}
+      boxClassName="w-40"
+      check={(text) => {
+        const read = parseLength(text, system);
+        if (!read.ok) return read.problem.message;
+        return read.value >= 0 && read.value <= mostNm ? undefined : `From 0 to ${formatLength(mostNm, system)}.`;
+      }}
+      onCommit={(text) => {
+        const read = parseLength(text, system);
+        if (read.ok) changeJob({ cutting: { ...cutting, [key]: read.value } });
+      }}
+    />
+  );
+  return (
+    <View className="gap-2">
+      <Title level={2}>Saw and yard</Title>
+      <View className="flex-row flex-wrap gap-3">
+        {field("kerfNm", "Saw cut", 25_400_000)}
+        {field("endTrimNm", "Trimmed off an end", 609_600_000)}
+      </View>
+      <YardForm cutting={cutting} />
+    </View>
+  );
+}
+
+type ItemProps = { readonly cut: ItemCut; readonly marks: ReadonlyMap<string, string>; readonly mayChange: boolean };
+
+function ItemCutList({ cut, marks, mayChange }: ItemProps) {
+  const { record } = useJob();
+  const { system, cutting } = record.job;
+  const bought = cut.bars.filter((bar) => !bar.fromYard).length;
+  const yard = cut.bars.length - bought;
+  const longestNm = Math.max(...cut.bars.map((bar) => bar.stockNm));
+  return (
+    <View className="gap-2">
+      <Title level={2}>{cut.name}</Title>
+      <Faint>
+        {`${bought} ${bought === 1 ? "length" : "lengths"} to buy, ${formatLength(cut.boughtNm, system)} in all`}
+        {yard > 0 ? `; ${yard} from the yard` : ""}
+        {cut.kept ? ". This is the list that was worked out and kept." : "."}
+      </Faint>
+      {cut.tooLong.length > 0 ? (
+        <Warning>{`${cut.tooLong.length} pieces are longer than any stock: use an engineered section.`}</Warning>
+      ) : null}
+      <BestCut cut={cut} mayKeep={mayChange} />
+      <View role="list" aria-label={`Bars of ${cut.name}`}>
+        {alike(cut.bars).map(({ bar, count, key }) => (
+          <BarPicture
+            key={key}
+            bar={bar}
+            count={count}
+            marks={marks}
+            kerfNm={cutting.kerfNm}
+            longestNm={longestNm}
+            system={system}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+type Alike = { readonly bar: ItemCut["bars"][number]; readonly count: number; readonly key: string };
+
+/** Bars cut in the same way are drawn once, with how many there are. */
+function alike(bars: ItemCut["bars"]): Alike[] {
+  const groups = new Map<string, Alike>();
+  for (const bar of bars) {
+    const key = `${bar.fromYard ? "yard " : ""}${bar.stockNm}: ${bar.pieces.map((piece) => piece.lengthNm).join(" ")}`;
+    const known = groups.get(key);
+    groups.set(key, { bar: known?.bar ?? bar, count: (known?.count ?? 0) + 1, key });
+  }
+  return [...groups.values()].toSorted((a, b) => b.bar.stockNm - a.bar.stockNm);
+}

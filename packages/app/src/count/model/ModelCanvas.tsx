@@ -1,0 +1,115 @@
+import type { Solid } from "@wide-porch/core";
+import { useEffect, useRef, useState } from "react";
+import { View } from "react-native";
+import { type Group, PerspectiveCamera, Raycaster, Vector2, WebGLRenderer } from "three";
+import { OrbitControls } from "three/addons/controls/OrbitControls.js";
+import { Body } from "../../components/Text";
+import { dispose, extentOf, litScene, meshesOf } from "./scene";
+
+type Props = {
+  readonly solids: readonly Solid[];
+  readonly lit: ReadonlySet<string>;
+  readonly onPiece: (id: string) => void;
+};
+
+const HEIGHT_PX = 440;
+/** A press that moved further than this was a turn. */
+const STILL_PX = 6;
+
+type Stage = { readonly show: (group: Group) => void; readonly stop: () => void };
+
+/** The scene on a canvas: drawn when something moves, not all the time. */
+function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
+  const renderer = new WebGLRenderer({ antialias: true, alpha: true, preserveDrawingBuffer: true });
+  const scene = litScene();
+  const camera = new PerspectiveCamera(40, 1, 0.05, 500);
+  const controls = new OrbitControls(camera, renderer.domElement);
+  let shown: Group | undefined;
+  const draw = () => renderer.render(scene, camera);
+  const fit = () => {
+    const width = Math.max(1, host.clientWidth);
+    renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    renderer.setSize(width, HEIGHT_PX);
+    camera.aspect = width / HEIGHT_PX;
+    camera.updateProjectionMatrix();
+    draw();
+  };
+  controls.addEventListener("change", draw);
+  const watcher = new ResizeObserver(fit);
+  watcher.observe(host);
+  host.append(renderer.domElement);
+  const start = new Vector2();
+  const down = (event: PointerEvent) => start.set(event.clientX, event.clientY);
+  const up = (event: PointerEvent) => {
+    if (start.distanceTo(new Vector2(event.clientX, event.clientY)) > STILL_PX || !shown) return;
+    const box = renderer.domElement.getBoundingClientRect();
+    const at = new Vector2(
+      ((event.clientX - box.left) / box.width) * 2 - 1,
+      1 - ((event.clientY - box.top) / box.height) * 2,
+    );
+    const caster = new Raycaster();
+    caster.setFromCamera(at, camera);
+    const hit = caster.intersectObjects(shown.children, false)[0];
+    const id: unknown = hit?.object.userData.pieceId;
+    if (typeof id === "string") press(id);
+  };
+  renderer.domElement.addEventListener("pointerdown", down);
+  renderer.domElement.addEventListener("pointerup", up);
+  return {
+    show: (group) => {
+      const first = shown === undefined;
+      if (shown) {
+        scene.remove(shown);
+        dispose(shown);
+      }
+      shown = group;
+      scene.add(group);
+      if (first) {
+        const { middle, across } = extentOf(group);
+        controls.target.copy(middle);
+        camera.position.set(middle.x + across * 0.7, middle.y + across * 0.55, middle.z + across * 0.9);
+        controls.update();
+      }
+      fit();
+    },
+    stop: () => {
+      watcher.disconnect();
+      controls.dispose();
+      if (shown) dispose(shown);
+      renderer.dispose();
+      renderer.domElement.remove();
+    },
+  };
+}
+
+/** The model itself. Where the device draws no 3D, it says so: everything in it is in the lists too. */
+export default function ModelCanvas({ solids, lit, onPiece }: Props) {
+  const host = useRef<HTMLDivElement>(null);
+  const stage = useRef<Stage | undefined>(undefined);
+  const [failure, setFailure] = useState<string>();
+  const press = useRef(onPiece);
+  press.current = onPiece;
+  useEffect(() => {
+    if (!host.current) return;
+    try {
+      stage.current = stageOn(host.current, (id) => press.current(id));
+    } catch (error) {
+      setFailure(error instanceof Error ? error.message : String(error));
+    }
+    return () => {
+      stage.current?.stop();
+      stage.current = undefined;
+    };
+  }, []);
+  useEffect(() => stage.current?.show(meshesOf(solids, lit)), [solids, lit]);
+  if (failure) return <Body role="alert">{`This device draws no 3D (${failure}). All of it is in the lists.`}</Body>;
+  return (
+    <View
+      role="img"
+      aria-label={`The framing in 3D, ${solids.length} pieces`}
+      className="rounded-md border border-rule bg-sheet"
+    >
+      <div ref={host} style={{ height: HEIGHT_PX, touchAction: "none" }} />
+    </View>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Assembly } from "@wide-porch/core";
+import { useMemo } from "react";
+import useSWR from "swr";
+import { assemblyListSchema, type FullJob } from "../api/records";
+import { askKept } from "../device/kept";
+import type { Rules } from "../worker/reckon.worker";
+
+export const ASSEMBLIES = "/assemblies";
+
+export const useAssemblies = () => useSWR(ASSEMBLIES, () => askKept(assemblyListSchema, ASSEMBLIES, ASSEMBLIES));
+
+const keyOf = ({ id, version, system }: Assembly): string => `${system}/${id}@${version}`;
+
+/** What a job is counted by: the versions its parts have, and the company's newest for what is applied next. */
+export function useRules(full: FullJob): Rules {
+  const newest = useAssemblies().data?.items;
+  const { assemblies, standard, job } = full;
+  const { system } = job.job;
+  // By what they say, not by the answer, which comes anew every few seconds.
+  const used = JSON.stringify(assemblies);
+  const house = JSON.stringify(standard);
+  return useMemo(() => {
+    const all = new Map<string, Assembly>();
+    const pinned: Assembly[] = JSON.parse(used);
+    for (const { assembly, retired } of newest ?? []) {
+      if (assembly.system === system && !retired) all.set(keyOf(assembly), assembly);
+    }
+    for (const assembly of pinned) all.set(keyOf(assembly), assembly);
+    return { assemblies: [...all.values()], standard: JSON.parse(house) ?? undefined };
+  }, [used, house, newest, system]);
+}

@@ -1,0 +1,105 @@
+import { type CountLine, isCounted, quantityParts } from "../count";
+import type { ItemCut, Order } from "../order";
+import { formatLength, type MeasuringSystem } from "../units";
+
+export type Cell = string | number;
+/** Rows under headings, for CSV and spreadsheets. */
+export type Table = {
+  readonly name: string;
+  readonly headings: readonly string[];
+  readonly rows: readonly (readonly Cell[])[];
+};
+
+const figureOf = (quantity: number, unit: string, system: MeasuringSystem): readonly [Cell, string] => {
+  const shown = quantityParts(quantity, unit, system);
+  return [Number(shown.figure), shown.unit];
+};
+
+/** Every count line, as counted, with what was computed and why it was set by hand. */
+export const countTable = (lines: readonly CountLine[], system: MeasuringSystem): Table => ({
+  name: "Count",
+  headings: [
+    "Trade",
+    "Phase",
+    "Storey",
+    "Location",
+    "Part",
+    "Item",
+    "Quantity",
+    "Unit",
+    "Computed",
+    "Basis",
+    "Set by hand",
+    "Code",
+    "Assembly",
+  ],
+  rows: lines.filter(isCounted).map((line) => {
+    const [quantity, unit] = figureOf(line.quantity, line.unit, system);
+    const [computed] = figureOf(line.computed, line.unit, system);
+    const { trade, phase, storey, location, partName, description, basis, itemCode, assembly } = line;
+    const by = `${assembly.name} ${assembly.version}`;
+    return [
+      trade,
+      phase,
+      storey,
+      location,
+      partName,
+      description,
+      quantity,
+      unit,
+      computed,
+      basis,
+      line.byHand ?? "",
+      itemCode,
+      by,
+    ];
+  }),
+});
+
+/** What to buy: need and waste apart. No prices: it goes to the crew and the yard. */
+export const orderTable = ({ lines }: Order): Table => ({
+  name: "Order list",
+  headings: ["Item", "Quantity", "Bought by", "Needed", "Waste", "Note", "Code"],
+  rows: lines.map(({ description, quantity, unitName, need, waste, note, itemCode }) => [
+    description,
+    quantity,
+    unitName,
+    need,
+    waste,
+    note,
+    itemCode,
+  ]),
+});
+
+/** Bar by bar: what it is cut from, its pieces with their marks, and what is left. */
+export function cutTable(
+  cuts: readonly ItemCut[],
+  marks: ReadonlyMap<string, string>,
+  kerfNm: number,
+  system: MeasuringSystem,
+): Table {
+  const rows = cuts.flatMap((cut) =>
+    cut.bars.map((bar, index): Cell[] => {
+      const usedNm = bar.pieces.reduce((sum, piece) => sum + piece.lengthNm + kerfNm, 0) - kerfNm;
+      const pieces = bar.pieces.map(
+        (piece) => `${marks.get(piece.id) ?? "spare"} ${formatLength(piece.lengthNm, system)}`,
+      );
+      const from = bar.fromYard ? "from the yard" : "bought";
+      const left = formatLength(Math.max(0, bar.stockNm - usedNm), system);
+      return [cut.name, index + 1, formatLength(bar.stockNm, system), from, pieces.join(", "), left];
+    }),
+  );
+  return { name: "Cut list", headings: ["Item", "Bar", "Stock length", "From", "Pieces", "Left over"], rows };
+}
+
+/** A field that a spreadsheet would take for a formula is kept text: RFC 4180 has no word on it, and files travel. */
+const safe = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+
+const csvCell = (cell: Cell): string => {
+  const text = typeof cell === "number" ? String(cell) : safe(cell);
+  return /[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text;
+};
+
+/** A table as CSV by RFC 4180: commas, double quotes doubled, lines ended by CR LF. */
+export const toCsv = ({ headings, rows }: Table): string =>
+  [headings, ...rows].map((row) => `${row.map(csvCell).join(",")}\r\n`).join("");
