@@ -8,8 +8,6 @@ import {
   type Library,
   type PriceItem,
   priceItemSchema,
-  sectionSchema,
-  sheetSizeSchema,
 } from "@wide-porch/core";
 import { z } from "zod";
 import imperialDoorSet from "./assemblies/imperial/door-set.json";
@@ -30,10 +28,9 @@ import metricRoomBoard from "./assemblies/metric/room-board.json";
 import metricSheathing from "./assemblies/metric/sheathing-membrane.json";
 import metricInsulation from "./assemblies/metric/wall-insulation.json";
 import metricWindowSet from "./assemblies/metric/window-set.json";
+import { book } from "./book";
 import companySettings from "./company-settings.json";
 import priceList from "./price-list.json";
-import sections from "./sections.json";
-import sheets from "./sheets.json";
 import standards from "./standards.json";
 
 /** Assemblies that a new company starts with. */
@@ -63,13 +60,9 @@ export const starterAssemblies: readonly Assembly[] = z
 /** Ways of building that a new company starts with. */
 export const starterStandards: readonly HouseStandard[] = z.array(houseStandardSchema).parse(standards);
 
-const byId = <T extends { readonly id: string }>(items: readonly T[]): Record<string, T> =>
-  Object.fromEntries(items.map((item) => [item.id, item]));
-
 /** Timber and sheets that ship with the product, and the assemblies to start from; checked as they are loaded. */
 export const library: Library = {
-  sections: byId(z.array(sectionSchema).parse(sections)),
-  sheets: byId(z.array(sheetSizeSchema).parse(sheets)),
+  ...book,
   assemblies: starterAssemblies,
 };
 

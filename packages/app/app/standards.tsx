@@ -1,1 +1,6 @@
-export { StandardsScreen as default } from "../src/assembly/StandardsScreen";
+import { lazyScreen } from "../src/components/lazyScreen";
+
+export default lazyScreen(
+  () => import("../src/assembly/StandardsScreen"),
+  (module) => module.StandardsScreen,
+);

@@ -1,1 +1,6 @@
-export { AssembliesScreen as default } from "../../src/assembly/AssembliesScreen";
+import { lazyScreen } from "../../src/components/lazyScreen";
+
+export default lazyScreen(
+  () => import("../../src/assembly/AssembliesScreen"),
+  (module) => module.AssembliesScreen,
+);

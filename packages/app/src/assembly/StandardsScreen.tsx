@@ -8,7 +8,7 @@ import {
   parameterProblem,
   type Scalar,
 } from "@wide-porch/core";
-import { library } from "@wide-porch/library";
+import { book } from "@wide-porch/library/book";
 import { useState } from "react";
 import { ScrollView, View } from "react-native";
 import { ApiProblem, ask } from "../api/client";
@@ -194,7 +194,7 @@ function Defaults({ draft, onChange }: DefaultsProps) {
                 value={line.value}
                 assumed={false}
                 system={draft.system}
-                sections={library.sections}
+                sections={book.sections}
                 onChange={(value) => setValue(index, value)}
               />
             ) : (

@@ -14,10 +14,10 @@ import { OrderList } from "./OrderList";
 import { WorkingSheet } from "./WorkingSheet";
 
 const VIEWS = [
-  { value: "counted", label: "As counted" },
-  { value: "ordered", label: "As ordered" },
+  { value: "counted", label: "Counted" },
+  { value: "ordered", label: "Ordered" },
   { value: "cut", label: "Cut list" },
-  { value: "model", label: "In 3D" },
+  { value: "model", label: "3D" },
 ] as const;
 type Shown = (typeof VIEWS)[number]["value"];
 

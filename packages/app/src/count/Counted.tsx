@@ -1,11 +1,14 @@
 import { countTable, type PartCount } from "@wide-porch/core";
 import { useMemo, useState } from "react";
 import { View } from "react-native";
+import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { Body, Title } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { ExportButtons } from "../export/ExportButtons";
+import { SlidersHorizontal } from "../icons";
 import { useJob } from "../job/JobContext";
+import { useWide } from "../theme/useWide";
 import { CountRow } from "./CountRow";
 import { GROUPINGS, type Grouping, groupLines, narrowed, tradesOf } from "./grouping";
 
@@ -32,6 +35,8 @@ export function Counted({ counts, onOpen, shownId }: Props) {
   const [search, setSearch] = useState("");
   const [trade, setTrade] = useState(ALL);
   const [onlyByHand, setOnlyByHand] = useState(false);
+  const [open, setOpen] = useState(false);
+  const wide = useWide();
   const lines = useMemo(() => narrowed(counts, { search, trade, onlyByHand }), [counts, search, trade, onlyByHand]);
   const byHand = useMemo(
     () => counts.reduce((sum, count) => sum + count.lines.filter((line) => line.byHand !== undefined).length, 0),
@@ -42,23 +47,40 @@ export function Counted({ counts, onOpen, shownId }: Props) {
   return (
     <>
       <TextField label="Find an item, a part or a place" value={search} onChangeText={setSearch} />
-      <Choice label="Grouped by" value={by} onChange={setBy} options={GROUPING_OPTIONS} />
-      <Choice
-        label="Trade"
-        value={trade}
-        onChange={setTrade}
-        options={[{ value: ALL, label: "All" }, ...trades.map((each) => ({ value: each, label: each }))]}
-      />
-      {byHand > 0 ? (
-        <Choice
-          label="Set by hand"
-          value={onlyByHand}
-          onChange={setOnlyByHand}
-          options={[
-            { value: false, label: "All counts" },
-            { value: true, label: `Only the ${byHand} set by hand` },
-          ]}
+      {wide ? null : (
+        <Button
+          label={
+            open
+              ? "Hide grouping and filter"
+              : `By ${GROUPING_WORDS[by].toLowerCase()}, ${trade || "all trades"}${onlyByHand ? ", set by hand" : ""}`
+          }
+          kind="plain"
+          icon={SlidersHorizontal}
+          name={open ? "Hide grouping and filter" : "Group and filter"}
+          onPress={() => setOpen(!open)}
         />
+      )}
+      {wide || open ? (
+        <>
+          <Choice label="Grouped by" value={by} onChange={setBy} options={GROUPING_OPTIONS} />
+          <Choice
+            label="Trade"
+            value={trade}
+            onChange={setTrade}
+            options={[{ value: ALL, label: "All" }, ...trades.map((each) => ({ value: each, label: each }))]}
+          />
+          {byHand > 0 ? (
+            <Choice
+              label="Set by hand"
+              value={onlyByHand}
+              onChange={setOnlyByHand}
+              options={[
+                { value: false, label: "All counts" },
+                { value: true, label: `Only the ${byHand} set by hand` },
+              ]}
+            />
+          ) : null}
+        </>
       ) : null}
       {lines.length === 0 ? <Body>Nothing in this job matches.</Body> : null}
       {groupLines(lines, by).map((group) => (

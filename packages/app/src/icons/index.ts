@@ -42,6 +42,7 @@ export { default as RefreshCw } from "lucide-react-native/dist/esm/icons/refresh
 export { default as RotateCw } from "lucide-react-native/dist/esm/icons/rotate-cw";
 export { default as Route } from "lucide-react-native/dist/esm/icons/route";
 export { default as Ruler } from "lucide-react-native/dist/esm/icons/ruler";
+export { default as SlidersHorizontal } from "lucide-react-native/dist/esm/icons/sliders-horizontal";
 export { default as Smartphone } from "lucide-react-native/dist/esm/icons/smartphone";
 export { default as Square } from "lucide-react-native/dist/esm/icons/square";
 export { default as Stamp } from "lucide-react-native/dist/esm/icons/stamp";

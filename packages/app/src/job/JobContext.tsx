@@ -7,7 +7,7 @@ import {
   planJob,
   resolveParts,
 } from "@wide-porch/core";
-import { library } from "@wide-porch/library";
+import { book } from "@wide-porch/library/book";
 import equal from "fast-deep-equal";
 import {
   createContext,
@@ -177,7 +177,7 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
     [job, parts, rules, priceList],
   );
   const reckoned = useReckoning(input);
-  const context = useMemo(() => partContext(jobRecord.job.system, library), [jobRecord.job.system]);
+  const context = useMemo(() => partContext(jobRecord.job.system, book), [jobRecord.job.system]);
 
   const apply = useCallback(
     (step: Step) => {

@@ -33,11 +33,12 @@ function lineAt(text: string, root: Node, path: Path): number {
  * mistakes comes in with them, each with its line.
  */
 export function readAssemblyFile(text: string): AssemblyFileResult {
+  if (text.trim() === "") return { ok: false, problems: [{ line: 1, path: "", message: "The file is empty." }] };
   const errors: ParseError[] = [];
   const root = parseTree(text, errors, { disallowComments: true });
   const [broken] = errors;
   if (!root || broken) {
-    const message = broken ? `${words(printParseErrorCode(broken.error))}: this is not JSON.` : "The file is empty.";
+    const message = broken ? `${words(printParseErrorCode(broken.error))}: this is not JSON.` : "This is not JSON.";
     return { ok: false, problems: [{ line: broken ? lineOf(text, broken.offset) : 1, path: "", message }] };
   }
   const result = assemblySchema.safeParse(JSON.parse(text));

@@ -10,6 +10,8 @@ const file = {
   job: startJob(start, starterCompanySettings),
   parts: [wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) })],
   photos: [],
+  assemblies: [],
+  standards: [],
   quotes: [],
 };
 

@@ -1,1 +1,6 @@
-export { EditorScreen as default } from "../../../src/assembly/editor/EditorScreen";
+import { lazyScreen } from "../../../src/components/lazyScreen";
+
+export default lazyScreen(
+  () => import("../../../src/assembly/editor/EditorScreen"),
+  (module) => module.EditorScreen,
+);

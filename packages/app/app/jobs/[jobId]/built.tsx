@@ -1,1 +1,6 @@
-export { BuiltScreen as default } from "../../../src/assembly/BuiltScreen";
+import { lazyScreen } from "../../../src/components/lazyScreen";
+
+export default lazyScreen(
+  () => import("../../../src/assembly/BuiltScreen"),
+  (module) => module.BuiltScreen,
+);

@@ -37,7 +37,9 @@ export function Examples({ assembly, results, onChange }: Props) {
           <Warning>{`${failing} of ${examples.length} do not come out. You can save all the same; it is marked.`}</Warning>
         ) : null}
         {examples.length > 0 && failing === 0 ? (
-          <Strong className="text-pine">{`All ${examples.length} come out.`}</Strong>
+          <Strong className="text-pine">
+            {examples.length === 1 ? "It comes out." : `All ${examples.length} come out.`}
+          </Strong>
         ) : null}
       </View>
       <View role="list">

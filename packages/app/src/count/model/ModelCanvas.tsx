@@ -66,8 +66,10 @@ function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
       scene.add(group);
       if (first) {
         const { middle, across } = extentOf(group);
+        // A narrow canvas sees less to the sides: the camera stands further off.
+        const away = across * Math.max(0.85, (0.85 * HEIGHT_PX) / Math.max(1, host.clientWidth));
         controls.target.copy(middle);
-        camera.position.set(middle.x + across * 0.7, middle.y + across * 0.55, middle.z + across * 0.9);
+        camera.position.set(middle.x + away * 0.7, middle.y + away * 0.6, middle.z + away * 0.9);
         controls.update();
       }
       fit();

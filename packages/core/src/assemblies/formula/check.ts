@@ -39,7 +39,7 @@ export function nearest(name: string, names: Iterable<string>): string | undefin
   return [...names]
     .map((each) => ({ each, away: distance(name.toLowerCase(), each.toLowerCase()) }))
     .filter(({ away }) => away <= limit)
-    .toSorted((a, b) => a.away - b.away)[0]?.each;
+    .toSorted((a, b) => a.away - b.away || Number(b.each[0] === name[0]) - Number(a.each[0] === name[0]))[0]?.each;
 }
 
 const orNearest = (name: string, names: Iterable<string>): string => {

@@ -1,0 +1,155 @@
+import {
+  AREA,
+  COUNT,
+  checkFormula,
+  compileFormula,
+  type FormulaType,
+  HOURS,
+  LENGTH,
+  NOTHING_LAID_OUT,
+  parseFormula,
+  TEXT,
+  typeWords,
+  VOLUME,
+  YES_NO,
+} from "./index";
+
+const names = new Map<string, FormulaType>([
+  ["length", LENGTH],
+  ["height", LENGTH],
+  ["spacing", LENGTH],
+  ["area", AREA],
+  ["volume", VOLUME],
+  ["openings", COUNT],
+  ["time", HOURS],
+  ["bearing", YES_NO],
+  ["cornerStyle", TEXT],
+]);
+const values = new Map<string, number | boolean | string>([
+  ["length", 12 * 0.3048],
+  ["height", 2.4],
+  ["spacing", 16 * 0.0254],
+  ["area", 10],
+  ["volume", 3],
+  ["openings", 2],
+  ["time", 0.5],
+  ["bearing", true],
+  ["cornerStyle", "two-stud"],
+]);
+const ground = { values, laid: NOTHING_LAID_OUT };
+
+function check(text: string) {
+  const parsed = parseFormula(text);
+  return parsed.ok ? checkFormula(text, parsed.expression, names) : parsed;
+}
+
+function work(text: string) {
+  const parsed = parseFormula(text);
+  if (!parsed.ok) throw new Error(`${text}: ${parsed.problem.message}`);
+  return compileFormula(parsed.expression)(ground);
+}
+
+describe("formulas that are right", () => {
+  it.each([
+    ["ceil(length / spacing) + 1", "a count", 10],
+    ["length / 16 in", "a count", 9],
+    ["2 * (length + height)", "a length", 2 * (3.6576 + 2.4)],
+    ["length * height", "an area", 3.6576 * 2.4],
+    ["length ^ 2", "an area", 3.6576 ** 2],
+    ["sqrt(area)", "a length", Math.sqrt(10)],
+    ["area * 100 mm", "a volume", 1],
+    ["area / (32 sqft)", "a count", 10 / (32 * 0.3048 ** 2)],
+    ["openings * time", "a time", 1],
+    ["openings * 30 minute", "a time", 1],
+    ["max(0, length - 2 ft)", "a length", 3.048],
+    ["if(bearing, openings * 2, 0)", "a count", 4],
+    ["bearing ? length : 0", "a length", 3.6576],
+    ['cornerStyle == "two-stud" and openings > 0', "a yes or no", true],
+    ["not bearing or area >= 10 m2", "a yes or no", true],
+    ["openings > 0", "a yes or no", true],
+    ["1/2 in + length", "a length", 3.6576 + 0.0127],
+    ["length × 2 ÷ 4", "a length", 1.8288],
+    ["round(2.5) + floor(2.9) + abs(-1)", "a count", 6],
+    ["-(length - 4 ft) + 4 ft", "a length", -(3.6576 - 1.2192) + 1.2192],
+  ])("%s gives %s", (text, words, value) => {
+    const checked = check(text);
+    expect(checked.ok && typeWords(checked.type)).toBe(words);
+    const worked = work(text);
+    expect(worked.ok).toBe(true);
+    if (worked.ok && typeof value === "number") expect(worked.value).toBeCloseTo(value, 9);
+    else if (worked.ok) expect(worked.value).toBe(value);
+  });
+});
+
+describe("formulas that are wrong are told in words, and where", () => {
+  it.each([
+    ["length + area", "“length” is a length and “area” is an area: they cannot be added.", "length + area"],
+    [
+      "area - openings",
+      "“area” is an area and “openings” is a count: they cannot be taken from each other.",
+      "area - openings",
+    ],
+    ["length > 3", "“length” is a length and “3” is a count: they cannot be compared.", "length > 3"],
+    ["ceil(length)", "ceil(…) takes a count, and “length” is a length. Divide it by another first.", "length"],
+    ["lenght / spacing", "There is no “lenght” here. Did you mean “length”?", "lenght"],
+    ["heigth * 2", "There is no “heigth” here. Did you mean “height”?", "heigth"],
+    ["cell(length / spacing)", "There is no “cell(…)”. Did you mean “ceil”?", "cell"],
+    ['pieces("stdu")', "There is no role “stdu”. Did you mean “stud”?", '"stdu"'],
+    ["pieces(stud)", 'Here goes a role in quotes, such as "bottom-plate".', "stud"],
+    ["pieces()", "pieces(…) takes roles in quotes in its brackets.", "pieces"],
+    ["length (2)", "“length” is a value: write × between it and the bracket.", "length"],
+    ["sqrt(length)", "“length” is a length, which has no square root.", "length"],
+    ["length ^ openings", "A power of a length is a whole number, such as 2.", "openings"],
+    ["if(openings, 1, 2)", "“openings” is a count; here a yes or no is needed, such as openings > 0.", "openings"],
+    ["if(bearing, length, area)", "One way gives a length, the other an area.", "if(bearing, length, area"],
+    ["bearing + 1", "“bearing” is a yes or no; only quantities are added.", "bearing"],
+    ["min(length, area)", "“length” is a length and “area” is an area: they cannot be compared.", "area"],
+    ["ceil + 1", "“ceil” needs brackets: ceil(…).", "ceil"],
+    ["length = 2", "To compare, write == with two signs.", "="],
+    ["12' 6", "Write a length as 12 ft + 6 in, or 3.8 m.", "'"],
+    ["area * 105 %", "Write a share as a number: 1.05 for 5 % more.", "%"],
+    ["(length + 2 ft", "A closing bracket is missing.", ""],
+    ["length +", "The formula ends too early.", ""],
+    ["x = 3; x", "To compare, write == with two signs.", "="],
+    ["[1, 2]", "This sign has no meaning in a formula.", "["],
+    ["1 < 2 < 3", "This has no meaning in a formula.", "1"],
+    ["length.value", "This has no meaning in a formula.", "length"],
+    ["", "Write a formula.", ""],
+  ])("%s", (text, message, at) => {
+    const checked = check(text);
+    if (checked.ok) throw new Error(`${text} was taken for ${typeWords(checked.type)}`);
+    expect(checked.problem.message).toBe(message);
+    const { from, to } = checked.problem.span;
+    expect(text.slice(from, to)).toBe(at);
+  });
+
+  it("reach nothing but their own names", () => {
+    for (const text of ["constructor", "this", "__proto__", "eval(1)", "import(1)", "window", "e", "pi", "i"]) {
+      expect(check(text).ok).toBe(false);
+    }
+  });
+});
+
+describe("working a formula out", () => {
+  it("does not round up for a hair: 12 ft over 16 in is 9, 12 over 1.333 is not one more", () => {
+    expect(work("ceil(length / spacing)")).toEqual({ ok: true, value: 9 });
+    expect(work("ceil(0.1 * 3 / 0.3)")).toEqual({ ok: true, value: 1 });
+    expect(work("floor(length / (4 ft))")).toEqual({ ok: true, value: 3 });
+  });
+
+  it("tells a division by nothing, and points to what is nothing", () => {
+    const worked = work("length / (openings - 2)");
+    if (worked.ok) throw new Error("it divided by nothing");
+    expect(worked.problem).toMatchObject({ code: "division-by-zero" });
+    expect("length / (openings - 2)".slice(worked.problem.span.from, worked.problem.span.to)).toBe("openings - 2");
+  });
+
+  it("shows no figure for what comes to none", () => {
+    expect(work("sqrt(openings - 3)")).toMatchObject({ ok: false, problem: { code: "not-finite" } });
+    expect(work("10 ^ 400")).toMatchObject({ ok: false, problem: { code: "not-finite" } });
+  });
+
+  it("asks only the way it takes: the other way may divide by nothing", () => {
+    expect(work("if(openings > 2, 1 / (openings - 2), 7)")).toEqual({ ok: true, value: 7 });
+  });
+});
