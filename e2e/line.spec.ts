@@ -27,7 +27,7 @@ test("from a new job to the downloaded quote: measure, count, price, quote", asy
   await expect(page.getByText("pieces at 3' 3\"")).toBeVisible();
   await expect(page.getByRole("img", { name: /2 pieces marked: headers/ })).toBeVisible();
   if (project.name === "phone") await page.getByRole("button", { name: "Close" }).click();
-  await page.getByRole("radio", { name: "Show: As ordered" }).click();
+  await page.getByRole("radio", { name: "Show: Ordered" }).click();
   await expect(page.getByText("2 × 4 sawn softwood", { exact: false }).first()).toBeVisible();
 
   // Price: an edited step moves the total at once.

@@ -74,6 +74,26 @@ for (const colorScheme of ["light", "dark"] as const) {
         .click();
       await expect(page.getByText("layout positions along", { exact: false })).toBeVisible();
       await axeFindsNothing(page, "count with its working");
+      await page.goto(`${job}/count?view=ordered`);
+      await expect(page.getByText("Structural panel", { exact: false })).toBeVisible();
+      await axeFindsNothing(page, "order list");
+      await page.goto(`${job}/count?view=cut`);
+      await expect(page.getByText("Saw and yard")).toBeVisible();
+      await page.getByRole("button", { name: "Add an offcut from the yard" }).click();
+      await axeFindsNothing(page, "cut list");
+      await page.goto(`${job}/built`);
+      await expect(page.getByText("Assemblies in this job")).toBeVisible();
+      await axeFindsNothing(page, "how the job is built");
+      await page.goto(`${address}/assemblies`);
+      await expect(page.getByText("Outside wall")).toBeVisible();
+      await axeFindsNothing(page, "assemblies");
+      await page.goto(`${address}/assemblies/imperial/door-set`);
+      await page.getByRole("button", { name: /^Rule Hinges/ }).click();
+      await page.getByRole("button", { name: "Pick names for Formula" }).click();
+      await axeFindsNothing(page, "assembly editor");
+      await page.goto(`${address}/standards`);
+      await expect(page.getByText("Tight access").first()).toBeVisible();
+      await axeFindsNothing(page, "house standards");
       await page.goto(`${job}/price`);
       await page.getByRole("button", { name: /^Materials/ }).click();
       await axeFindsNothing(page, "price");
@@ -104,7 +124,7 @@ test("crew see no costs anywhere", async ({ page, address }) => {
   await expect(navigation.getByRole("link")).toHaveCount(2);
   const job = page.url().replace(/\/measure.*/, "");
   await page.goto(`${job}/count`);
-  await page.getByRole("radio", { name: "Show: As ordered" }).click();
+  await page.getByRole("radio", { name: "Show: Ordered" }).click();
   await expect(page.getByText("Structural panel", { exact: false })).toBeVisible();
   await expect(page.getByText("$")).toHaveCount(0);
   for (const place of ["price", "quote"]) {

@@ -36,7 +36,7 @@ export function Choice<T extends string | number | boolean>({
               aria-checked={chosen}
               aria-label={`${label}: ${option.label}${chosen && assumed ? ", assumed" : ""}`}
               onPress={() => onChange(option.value)}
-              className={`min-h-12 min-w-14 max-w-full items-center justify-center rounded-md border px-3 ${
+              className={`min-h-12 min-w-14 max-w-full items-center justify-center rounded-md border px-3 py-1 ${
                 chosen
                   ? assumed
                     ? "border-dashed border-clay bg-clay-wash"

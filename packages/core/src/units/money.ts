@@ -26,7 +26,8 @@ export function allocateMoney(total: Money, weights: readonly number[]): Money[]
   const cents = new Big(total).times(100).round(0);
   const sum = weights.reduce((a, b) => a + b, 0);
   if (sum <= 0) return weights.map((_, index) => (index === 0 ? toMoney(new Big(total)) : "0.00"));
-  const exact = weights.map((weight) => cents.times(weight).div(sum));
+  // The share first, as a plain number: weights so small that they have no digits left would lose cents otherwise.
+  const exact = weights.map((weight) => cents.times(weight / sum));
   const floors = exact.map((share) => share.round(0, Big.roundDown));
   const left = cents.minus(floors.reduce((a, b) => a.plus(b), new Big(0))).toNumber();
   const byRemainder = exact

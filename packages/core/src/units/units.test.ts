@@ -96,6 +96,7 @@ describe("money", () => {
     expect(allocateMoney("100.00", [1, 1, 1])).toEqual(["33.34", "33.33", "33.33"]);
     expect(allocateMoney("-1.00", [1, 1, 1])).toEqual(["-0.34", "-0.33", "-0.33"]);
     expect(allocateMoney("9.99", [0, 0])).toEqual(["9.99", "0.00"]);
+    expect(sumMoney(allocateMoney("1.77", [1.5e-323, 7.4e-323, 1e-323]))).toBe("1.77");
     const weights = fc.array(fc.double({ min: 0, max: 1e6, noNaN: true }), { minLength: 1, maxLength: 40 });
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 1e9 }), weights, (cents, shares) => {

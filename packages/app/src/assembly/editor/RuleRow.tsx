@@ -39,6 +39,7 @@ function resultText({ lines, rule, system }: Pick<Props, "lines" | "rule" | "sys
   if (!lines) return undefined;
   if (rule.item === "" && rule.unit !== "hour") return "a step for others";
   if (lines.length === 0) return "nothing here";
+  if (lines.some((line) => line.missing !== undefined)) return "–";
   const sum = lines.reduce((total, line) => total + line.quantity, 0);
   return quantityText(sum, rule.unit, system);
 }

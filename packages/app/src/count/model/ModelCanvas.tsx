@@ -1,7 +1,7 @@
 import type { Solid } from "@wide-porch/core";
 import { useEffect, useRef, useState } from "react";
 import { View } from "react-native";
-import { type Group, PerspectiveCamera, Raycaster, Vector2, WebGLRenderer } from "three";
+import { type Group, PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from "three";
 import { OrbitControls } from "three/addons/controls/OrbitControls.js";
 import { Body } from "../../components/Text";
 import { dispose, extentOf, litScene, meshesOf } from "./scene";
@@ -13,6 +13,9 @@ type Props = {
 };
 
 const HEIGHT_PX = 440;
+const FIELD_DEGREES = 40;
+/** From the front, to the right and above. */
+const VIEW_FROM = new Vector3(0.7, 0.6, 0.9).normalize();
 /** A press that moved further than this was a turn. */
 const STILL_PX = 6;
 
@@ -22,7 +25,7 @@ type Stage = { readonly show: (group: Group) => void; readonly stop: () => void 
 function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
   const renderer = new WebGLRenderer({ antialias: true, alpha: true, preserveDrawingBuffer: true });
   const scene = litScene();
-  const camera = new PerspectiveCamera(40, 1, 0.05, 500);
+  const camera = new PerspectiveCamera(FIELD_DEGREES, 1, 0.05, 500);
   const controls = new OrbitControls(camera, renderer.domElement);
   let shown: Group | undefined;
   const draw = () => renderer.render(scene, camera);
@@ -66,10 +69,13 @@ function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
       scene.add(group);
       if (first) {
         const { middle, across } = extentOf(group);
-        // A narrow canvas sees less to the sides: the camera stands further off.
-        const away = across * Math.max(0.85, (0.85 * HEIGHT_PX) / Math.max(1, host.clientWidth));
+        // Far enough that all of it is in sight, across a narrow canvas as well.
+        const halfAngle = Math.atan(
+          Math.tan((FIELD_DEGREES * Math.PI) / 360) * Math.min(1, host.clientWidth / HEIGHT_PX),
+        );
+        const away = (0.45 * across) / Math.sin(halfAngle);
         controls.target.copy(middle);
-        camera.position.set(middle.x + away * 0.7, middle.y + away * 0.6, middle.z + away * 0.9);
+        camera.position.copy(middle).addScaledVector(VIEW_FROM, away);
         controls.update();
       }
       fit();
