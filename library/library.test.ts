@@ -1,3 +1,5 @@
+import { readFileSync } from "node:fs";
+import { resolve } from "node:path";
 import { assemblyJsonSchema, compileAssembly, runExamples } from "@wide-porch/core";
 import Ajv2020 from "ajv/dist/2020";
 import { library, starterAssemblies, starterPriceList } from "./index";
@@ -17,6 +19,11 @@ describe("the starter assemblies", () => {
     for (const each of starterAssemblies) {
       expect([each.id, validate(each), validate.errors]).toEqual([each.id, true, null]);
     }
+  });
+
+  it("have the committed schema for the one the program reads by", () => {
+    const committed = readFileSync(resolve(__dirname, "../docs/schemas/assembly.schema.json"), "utf8");
+    expect(JSON.parse(committed)).toEqual(JSON.parse(JSON.stringify(assemblyJsonSchema())));
   });
 
   it("come in both systems, with items of the price list for all that has a fixed code", () => {

@@ -1,4 +1,4 @@
-import { type CountLine, quantityText } from "@wide-porch/core";
+import { type CountLine, type Part, quantityText } from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -11,14 +11,14 @@ const numberIn = (text: string): number | undefined => {
   return text.trim() !== "" && Number.isFinite(value) && value >= 0 && value <= 1_000_000 ? value : undefined;
 };
 
+/** What is set by hand on the other lines of the part. */
+const others = (part: Part, line: CountLine) => part.handSet.filter((each) => each.line !== line.key);
+
 /** A count can be set by hand with a reason. What was computed stays beside it, and it can be given back. */
 export function SetByHand({ line }: { readonly line: CountLine }) {
-  const { parts, savePart, record } = useJob();
+  const { changePart, record } = useJob();
   const [open, setOpen] = useState(false);
-  const part = parts.find((each) => each.id === line.partId);
   const { system } = record.job;
-  if (!part) return null;
-  const others = part.handSet.filter((each) => each.line !== line.key);
   if (line.byHand !== undefined) {
     return (
       <View className="gap-2 rounded-md border border-clay bg-clay-wash p-3">
@@ -29,7 +29,7 @@ export function SetByHand({ line }: { readonly line: CountLine }) {
           <Button
             label="Give back the computed count"
             kind="plain"
-            onPress={() => savePart({ ...part, handSet: others })}
+            onPress={() => changePart(line.partId, (part) => ({ ...part, handSet: others(part, line) }))}
           />
           <Button label="Change" kind="quiet" name="Change the count set by hand" onPress={() => setOpen(true)} />
         </View>
@@ -49,17 +49,16 @@ export function SetByHand({ line }: { readonly line: CountLine }) {
 }
 
 function Form({ line, onDone }: { readonly line: CountLine; readonly onDone: () => void }) {
-  const { parts, savePart } = useJob();
+  const { changePart } = useJob();
   const [typed, setTyped] = useState(String(Number(line.quantity.toFixed(3))));
   const [reason, setReason] = useState(line.byHand ?? "");
   const [tried, setTried] = useState(false);
-  const part = parts.find((each) => each.id === line.partId);
   const quantity = numberIn(typed);
   const save = () => {
     setTried(true);
-    if (!part || quantity === undefined || reason.trim() === "") return;
-    const others = part.handSet.filter((each) => each.line !== line.key);
-    savePart({ ...part, handSet: [...others, { line: line.key, quantity, reason: reason.trim().slice(0, 400) }] });
+    if (quantity === undefined || reason.trim() === "") return;
+    const set = { line: line.key, quantity, reason: reason.trim().slice(0, 400) };
+    changePart(line.partId, (part) => ({ ...part, handSet: [...others(part, line), set] }));
     onDone();
   };
   return (

@@ -1,4 +1,5 @@
 import {
+  type CuttingSettings,
   type JobPlan,
   type Part,
   type PartContext,
@@ -46,6 +47,9 @@ export type JobActions = {
   readonly saveParts: (parts: readonly Part[]) => void;
   readonly binPart: (id: string) => void;
   readonly changeJob: (changes: JobChanges) => void;
+  /** From a part, or the cutting, as it stands this instant: what is on screen may be a moment old. */
+  readonly changePart: (id: string, change: (part: Part) => Part) => void;
+  readonly changeCutting: (change: (cutting: CuttingSettings) => CuttingSettings) => void;
   readonly noteReading: (typed: string) => void;
 };
 
@@ -202,6 +206,14 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
       binPart: (id: string) => take({ changes: [{ kind: "part", id, before: partNow(id), after: undefined }] }),
       changeJob: (changes: JobChanges) =>
         take({ changes: [{ kind: "job", before: sameFields(now().job, changes), after: changes }] }),
+      changePart: (id: string, change: (part: Part) => Part) => {
+        const part = partNow(id);
+        if (part) take({ changes: [put(change(part))] });
+      },
+      changeCutting: (change: (cutting: CuttingSettings) => CuttingSettings) => {
+        const { cutting } = now().job.job;
+        take({ changes: [{ kind: "job", before: { cutting }, after: { cutting: change(cutting) } }] });
+      },
       noteReading: (typed: string) =>
         startTransition(() =>
           setReadings((current) => [typed, ...current.filter((each) => each !== typed)].slice(0, READINGS_KEPT)),

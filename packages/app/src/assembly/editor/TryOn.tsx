@@ -32,7 +32,7 @@ export function TryOn({
   readonly onChoose: (on: Tried | undefined) => void;
 }) {
   const jobs = useSWR("/jobs?page=1", () => askKept(jobListSchema, "/jobs?page=1&perPage=50", "/jobs?page=1"));
-  const offered = (jobs.data?.items ?? []).filter((each) => each.job.system === assembly.system).slice(0, 6);
+  const offered = (jobs.data?.items ?? []).filter((each) => each.job.system === assembly.system).slice(0, 12);
   const [jobId, setJobId] = useState(NONE);
   const chosenJob = offered.some((each) => each.id === jobId) ? jobId : (offered[0]?.id ?? NONE);
   const full = useSWR(chosenJob ? jobKey(chosenJob) : null, () =>

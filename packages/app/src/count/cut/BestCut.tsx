@@ -20,7 +20,7 @@ const above = ({ cost, bound }: CutList): string =>
 
 /** Looks for the best cut list of an item in the worker, shows how near it is to the proven least, and keeps it. */
 export function BestCut({ cut, mayKeep }: { readonly cut: ItemCut; readonly mayKeep: boolean }) {
-  const { record, reckoning, priceList, changeJob } = useJob();
+  const { record, reckoning, priceList, changeCutting } = useJob();
   const [run, setRun] = useState<Run>({ state: "idle" });
   const current = useRef("");
   const { cutting, system } = record.job;
@@ -52,13 +52,14 @@ export function BestCut({ cut, mayKeep }: { readonly cut: ItemCut; readonly mayK
     }
   };
   const keep = (list: CutList) => {
-    changeJob({ cutting: { ...cutting, kept: { ...cutting.kept, [cut.itemCode]: keepBars(list.bars) } } });
+    changeCutting((now) => ({ ...now, kept: { ...now.kept, [cut.itemCode]: keepBars(list.bars) } }));
     setRun({ state: "idle" });
   };
-  const giveBack = () => {
-    const { [cut.itemCode]: _, ...kept } = cutting.kept;
-    changeJob({ cutting: { ...cutting, kept } });
-  };
+  const giveBack = () =>
+    changeCutting((now) => {
+      const { [cut.itemCode]: _, ...kept } = now.kept;
+      return { ...now, kept };
+    });
   return (
     <View className="gap-2 rounded-md border border-rule bg-sheet p-3">
       {run.state === "idle" ? (

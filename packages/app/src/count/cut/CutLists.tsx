@@ -46,7 +46,7 @@ export function CutLists({ order, counts }: Props) {
 }
 
 function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
-  const { changeJob, record } = useJob();
+  const { changeCutting, record } = useJob();
   const { system } = record.job;
   const field = (key: "kerfNm" | "endTrimNm", label: string, mostNm: number) => (
     <CommitField
@@ -60,7 +60,7 @@ function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
       }}
       onCommit={(text) => {
         const read = parseLength(text, system);
-        if (read.ok) changeJob({ cutting: { ...cutting, [key]: read.value } });
+        if (read.ok) changeCutting((now) => ({ ...now, [key]: read.value }));
       }}
     />
   );

@@ -11,11 +11,12 @@ import { newId } from "../../sync/newId";
 
 /** Offcuts and lengths that are in the yard already: they are used before anything is bought. */
 export function YardForm({ cutting }: { readonly cutting: CuttingSettings }) {
-  const { changeJob, record, reckoning } = useJob();
+  const { changeCutting, record, reckoning } = useJob();
   const [adding, setAdding] = useState(false);
   const { system } = record.job;
   const names = new Map((reckoning?.order.cuts ?? []).map((cut) => [cut.itemCode, cut.name]));
-  const put = (yard: CuttingSettings["yard"]) => changeJob({ cutting: { ...cutting, yard } });
+  const put = (change: (yard: CuttingSettings["yard"]) => CuttingSettings["yard"]) =>
+    changeCutting((now) => ({ ...now, yard: change(now.yard) }));
   return (
     <View className="gap-2">
       {cutting.yard.map((each) => (
@@ -26,7 +27,7 @@ export function YardForm({ cutting }: { readonly cutting: CuttingSettings }) {
           <IconButton
             name={`Take ${formatLength(each.lengthNm, system)} out of the yard`}
             icon={Trash2}
-            onPress={() => put(cutting.yard.filter((other) => other.id !== each.id))}
+            onPress={() => put((yard) => yard.filter((other) => other.id !== each.id))}
           />
         </View>
       ))}
@@ -34,7 +35,7 @@ export function YardForm({ cutting }: { readonly cutting: CuttingSettings }) {
         <Adding
           options={[...names].map(([value, label]) => ({ value, label }))}
           onAdd={(itemCode, lengthNm, count) => {
-            put([...cutting.yard, { id: newId().slice(0, 8), itemCode, lengthNm, count }]);
+            put((yard) => [...yard, { id: newId().slice(0, 8), itemCode, lengthNm, count }]);
             setAdding(false);
           }}
         />
