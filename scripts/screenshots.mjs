@@ -43,7 +43,6 @@ async function phone(browser, address) {
   };
   await page.goto(address);
   await page.getByText("Juno Vale").waitFor();
-  await take("sign-in");
   const job = await openLanternHouse(page, address);
   await take("measure");
   await page
@@ -69,6 +68,21 @@ async function phone(browser, address) {
     .first()
     .click();
   await take("working-sheet");
+  await page.goto(`${job}/count?view=cut`);
+  await page.getByText("Saw and yard").waitFor();
+  await page.getByRole("button", { name: /^Find the best list for 2 × 6 sawn/ }).click();
+  await page.getByText(/above the proven least/).waitFor();
+  await page.getByRole("heading", { name: "2 × 6 sawn softwood" }).scrollIntoViewIfNeeded();
+  await take("cut-list");
+  await page.goto(`${job}/count?view=model`);
+  await page.getByRole("img", { name: /^The framing in 3D/ }).waitFor();
+  await page.waitForTimeout(2000);
+  await take("model");
+  await page.goto(`${job}/built`);
+  await page.getByText("Assemblies in this job").waitFor();
+  await page.getByRole("radio", { name: /Tight access/ }).click();
+  await page.getByText(/quantities would change/).waitFor();
+  await take("built");
   await page.goto(`${job}/price`);
   await page.getByTestId("price-total").waitFor();
   await take("price");
@@ -103,9 +117,16 @@ async function wide(browser, address) {
     .first()
     .click();
   await take("count-wide");
-  await page.goto(`${job}/price`);
-  await page.getByTestId("price-total").waitFor();
-  await take("price-wide");
+  await page.goto(`${address}/assemblies/imperial/outside-wall`);
+  await page.getByText("Worked examples").waitFor();
+  await page.getByRole("button", { name: /^Rule Insulation/ }).click();
+  await page.getByRole("textbox", { name: "Formula", exact: true }).fill("netArea - framArea()");
+  await page
+    .getByText(/Did you mean/)
+    .first()
+    .waitFor();
+  await page.getByRole("textbox", { name: "Formula", exact: true }).scrollIntoViewIfNeeded();
+  await take("editor-wide");
 }
 
 async function dark(browser, address) {

@@ -46,7 +46,7 @@ async function testAll() {
   await check("Format", bin("biome"), ["format", "."]);
   await check("Lint", bin("biome"), ["lint", "--error-on-warnings", "."]);
   await check("Boundaries", bin("depcruise"), ["--config", ".dependency-cruiser.cjs", "packages", "library"]);
-  for (const part of ["packages/core", "packages/server", "packages/app", "e2e"]) {
+  for (const part of ["packages/core", "packages/core/tsconfig.node.json", "packages/server", "packages/app", "e2e"]) {
     await check(`Types of ${part}`, bin("tsc"), ["-p", part]);
   }
 

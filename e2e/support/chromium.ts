@@ -2,6 +2,8 @@
 export const CHROMIUM_FLAGS = [
   "--no-sandbox",
   "--disable-gpu",
+  // 3D drawn without a graphics card.
+  "--enable-unsafe-swiftshader",
   "--disable-quic",
   "--no-first-run",
   "--disable-background-networking",

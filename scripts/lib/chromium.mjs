@@ -10,6 +10,8 @@ export const launchChromium = () =>
     args: [
       "--no-sandbox",
       "--disable-gpu",
+      // 3D drawn without a graphics card.
+      "--enable-unsafe-swiftshader",
       "--disable-quic",
       "--no-first-run",
       "--disable-background-networking",

@@ -1,6 +1,15 @@
-import { lazyScreen } from "../src/components/lazyScreen";
+import { lazy } from "react";
+import { LoadedPage } from "../src/components/LoadedPage";
 
-export default lazyScreen(
-  () => import("../src/assembly/StandardsScreen"),
-  (module) => module.StandardsScreen,
+/** Seldom needed on site: it stays out of the first load. */
+const Screen = lazy(() =>
+  import("../src/assembly/StandardsScreen").then(({ StandardsScreen }) => ({ default: StandardsScreen })),
 );
+
+export default function Standards() {
+  return (
+    <LoadedPage>
+      <Screen />
+    </LoadedPage>
+  );
+}

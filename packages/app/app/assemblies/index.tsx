@@ -1,6 +1,15 @@
-import { lazyScreen } from "../../src/components/lazyScreen";
+import { lazy } from "react";
+import { LoadedPage } from "../../src/components/LoadedPage";
 
-export default lazyScreen(
-  () => import("../../src/assembly/AssembliesScreen"),
-  (module) => module.AssembliesScreen,
+/** Seldom needed on site: it stays out of the first load. */
+const Screen = lazy(() =>
+  import("../../src/assembly/AssembliesScreen").then(({ AssembliesScreen }) => ({ default: AssembliesScreen })),
 );
+
+export default function Assemblies() {
+  return (
+    <LoadedPage>
+      <Screen />
+    </LoadedPage>
+  );
+}

@@ -81,11 +81,14 @@ export function settleParameters(
   assembly: Assembly,
   choices: Readonly<Record<string, Scalar>>,
   standard: HouseStandard | undefined,
+  /** Parameters that were settled with the part, and are passed over here. */
+  known: ReadonlyMap<string, unknown> = new Map(),
 ): { readonly settled: ReadonlyMap<string, Settled>; readonly problems: readonly Problem[] } {
   const settled = new Map<string, Settled>();
   const problems: Problem[] = [];
   for (const parameter of assembly.parameters) {
     const { name } = parameter;
+    if (known.has(name)) continue;
     const stands = (value: Scalar | undefined): value is Scalar => {
       if (value === undefined) return false;
       const wrong = parameterProblem(parameter, value);

@@ -74,14 +74,11 @@ function piecesByRole(laidPart: LaidPart): PiecesByRole {
 export function countAssembly(applied: Applied): CountedAssembly {
   const { assembly, choices, laidPart, quantities, standard } = applied;
   const compiled = compileAssembly(assembly);
-  const { settled, problems: unsettled } = settleParameters(assembly, choices, standard);
+  const { settled, problems: unsettled } = settleParameters(assembly, choices, standard, laidPart.choices);
   const values = new Map<string, Value>(laidPart.choices);
   for (const parameter of assembly.parameters) {
     const value = settled.get(parameter.name)?.value;
-    // What every such part has of its own was settled with the part.
-    if (value !== undefined && !laidPart.choices.has(parameter.name)) {
-      values.set(parameter.name, formulaValue(parameter.kind, value));
-    }
+    if (value !== undefined) values.set(parameter.name, formulaValue(parameter.kind, value));
   }
   for (const name in quantities) {
     const value = quantities[name];

@@ -1,6 +1,15 @@
-import { lazyScreen } from "../../../src/components/lazyScreen";
+import { lazy } from "react";
+import { LoadedPage } from "../../../src/components/LoadedPage";
 
-export default lazyScreen(
-  () => import("../../../src/assembly/editor/EditorScreen"),
-  (module) => module.EditorScreen,
+/** Seldom needed on site: it stays out of the first load. */
+const Screen = lazy(() =>
+  import("../../../src/assembly/editor/EditorScreen").then(({ EditorScreen }) => ({ default: EditorScreen })),
 );
+
+export default function Editor() {
+  return (
+    <LoadedPage>
+      <Screen />
+    </LoadedPage>
+  );
+}

@@ -1,6 +1,15 @@
-import { lazyScreen } from "../../../src/components/lazyScreen";
+import { lazy } from "react";
+import { LoadedPage } from "../../../src/components/LoadedPage";
 
-export default lazyScreen(
-  () => import("../../../src/assembly/BuiltScreen"),
-  (module) => module.BuiltScreen,
+/** Seldom needed on site: it stays out of the first load. */
+const Screen = lazy(() =>
+  import("../../../src/assembly/BuiltScreen").then(({ BuiltScreen }) => ({ default: BuiltScreen })),
 );
+
+export default function Built() {
+  return (
+    <LoadedPage>
+      <Screen />
+    </LoadedPage>
+  );
+}

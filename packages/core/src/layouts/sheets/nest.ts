@@ -25,9 +25,7 @@ export function nestPieces(pieces: readonly Size[], sheet: Size, leastOffcutNm: 
       source = { ...sheet, sheetNumber: sheets };
     }
     numbers[index] = source.sheetNumber;
-    offcuts.push(
-      ...cut(source, piece).filter((each) => each.widthNm >= leastOffcutNm && each.heightNm >= leastOffcutNm),
-    );
+    keepOffcuts(offcuts, source, piece, leastOffcutNm);
   }
   return numbers;
 }
@@ -45,14 +43,15 @@ function takeSmallest(offcuts: Offcut[], piece: Size): Offcut | undefined {
   return best < 0 ? undefined : offcuts.splice(best, 1)[0];
 }
 
-/** What is left of a sheet once a piece is cut from its corner: the longer leftover is kept whole. */
-function cut(source: Offcut, piece: Size): Offcut[] {
+/** What is left of a sheet once a piece is cut from its corner goes to the offcuts: the longer leftover is kept whole. */
+function keepOffcuts(offcuts: Offcut[], source: Offcut, piece: Size, leastNm: Nanometres): void {
   const { sheetNumber } = source;
   const beside = source.widthNm - piece.widthNm;
   const above = source.heightNm - piece.heightNm;
   const alongHeight = beside >= above;
-  return [
-    { sheetNumber, widthNm: beside, heightNm: alongHeight ? source.heightNm : piece.heightNm },
-    { sheetNumber, widthNm: alongHeight ? piece.widthNm : source.widthNm, heightNm: above },
-  ].filter((offcut) => offcut.widthNm > 0 && offcut.heightNm > 0);
+  const keep = (widthNm: Nanometres, heightNm: Nanometres) => {
+    if (Math.min(widthNm, heightNm) >= Math.max(1, leastNm)) offcuts.push({ sheetNumber, widthNm, heightNm });
+  };
+  keep(beside, alongHeight ? source.heightNm : piece.heightNm);
+  keep(alongHeight ? piece.widthNm : source.widthNm, above);
 }
