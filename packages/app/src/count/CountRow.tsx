@@ -35,6 +35,7 @@ export function CountRow({ line, system, shown, withPart, onOpen }: Props) {
           <Body>{line.description}</Body>
           {withPart ? <Faint>{line.partName}</Faint> : null}
           {said ? <Faint>{said}</Faint> : null}
+          {line.note === undefined ? null : <Warning>{line.note}</Warning>}
           {line.missing === undefined ? null : <Warning>{line.missing}</Warning>}
         </View>
         <View className="flex-row items-baseline gap-1.5">

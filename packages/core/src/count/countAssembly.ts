@@ -13,6 +13,7 @@ import {
   type ReadyFormula,
   type Settled,
   settleParameters,
+  standardValue,
   standardWaste,
   type Value,
 } from "../assemblies";
@@ -134,13 +135,20 @@ function countRule(compiled: CompiledRule, round: Round): CountedRule {
   ground.values.set(rule.name, quantity);
   if (quantity === 0 || isStep(rule)) return { lines: [] };
   if (rule.item.includes("{section}")) return { lines: linesBySection(compiled, round, quantity) };
-  const pieces = compiled.roles.flatMap((role) => round.pieces.get(role) ?? []);
+  const pieces = piecesOf(compiled, round);
   return { lines: [makeLine(compiled, round, { quantity, sectionId: "", pieces })] };
+}
+
+/** The placed pieces that a rule counts. Most rules count one role: its list is taken as it is. */
+function piecesOf({ roles }: CompiledRule, { pieces }: Round): readonly Piece[] {
+  const [only, ...others] = roles;
+  if (only !== undefined && others.length === 0) return pieces.get(only) ?? [];
+  return roles.flatMap((role) => pieces.get(role) ?? []);
 }
 
 /** One line for each timber section among the pieces counted. Reckoned pieces are all of the wall's own section. */
 function linesBySection(compiled: CompiledRule, round: Round, quantity: number): CountedLine[] {
-  const pieces = compiled.roles.flatMap((role) => round.pieces.get(role) ?? []).filter(isFraming);
+  const pieces = piecesOf(compiled, round).filter(isFraming);
   if (pieces.length === 0) {
     const sectionId = String(round.ground.values.get("studSize") ?? "");
     return [makeLine(compiled, round, { quantity, sectionId, pieces })];
@@ -195,6 +203,7 @@ function makeLine(compiled: CompiledRule, round: Round, counted: Counted): Count
     itemCode,
     quantity,
     computed: quantity,
+    note: compiled.roles.includes("stud") && sectionId ? unusualStuds(round) : undefined,
     missing: counted.missing,
     unit: rule.unit,
     basis: basisOf(laidPart, pieces),
@@ -206,6 +215,17 @@ function makeLine(compiled: CompiledRule, round: Round, counted: Counted): Count
     byHand: undefined,
   };
   return new CountedLine(line, () => workingOf(compiled, round, counted, quantity));
+}
+
+/** A wall that somebody made deeper or thinner than the house builds them: for pipes, as a rule. It is easily overlooked. */
+function unusualStuds({ part, assembly, standard, context }: Round): string | undefined {
+  if (part.kind !== "stud-wall" || part.parameters.studSize.assumed) return undefined;
+  const parameter = assembly.parameters.find((each) => each.name === "studSize");
+  const usual = standardValue(standard, assembly.id, "studSize") ?? parameter?.default;
+  const own = part.parameters.studSize.value;
+  if (typeof usual !== "string" || usual === own) return undefined;
+  const name = (id: string) => context.sections[id]?.name ?? id;
+  return `This wall has ${name(own)} studs; the usual ones are ${name(usual)}`;
 }
 
 function basisOf({ reckoned }: LaidPart, pieces: readonly Piece[]): Basis {

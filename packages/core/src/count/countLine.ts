@@ -36,6 +36,8 @@ export type CountLine = {
   readonly computed: number;
   /** Why a person set it. */
   readonly byHand?: string | undefined;
+  /** What stands out about it, in words: a wall of other studs than the house's. */
+  readonly note?: string | undefined;
   /** What keeps it from being counted, in words; the quantity is then 0. */
   readonly missing?: string | undefined;
   readonly unit: string;

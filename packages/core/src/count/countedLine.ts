@@ -22,6 +22,7 @@ export class CountedLine implements CountLine {
   readonly quantity: number;
   readonly computed: number;
   readonly byHand: string | undefined;
+  readonly note: string | undefined;
   readonly missing: string | undefined;
   readonly unit: string;
   readonly basis: CountLine["basis"];
@@ -49,6 +50,7 @@ export class CountedLine implements CountLine {
     this.quantity = line.quantity;
     this.computed = line.computed;
     this.byHand = line.byHand;
+    this.note = line.note;
     this.missing = line.missing;
     this.unit = line.unit;
     this.basis = line.basis;

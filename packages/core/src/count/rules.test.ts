@@ -326,6 +326,13 @@ describe("the count of a job", () => {
     );
   });
 
+  it("lets a wall of other studs than the usual stand out", () => {
+    const deep = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8), studSize: "2x6" });
+    const note = "This wall has 2 × 6 studs; the usual ones are 2 × 4";
+    expect(find(countPart(deep, "imperial", library).lines, "studs").note).toBe(note);
+    expect(find(countPart(wall, "imperial", library).lines, "studs").note).toBeUndefined();
+  });
+
   it("gives each stick a mark by its wall, what it is and its length", () => {
     const marks = marksOf(countJob([wall, { ...wall, id: "second" }], "imperial", library));
     expect(marks.get("wall/stud-1")).toBe("1-S1");

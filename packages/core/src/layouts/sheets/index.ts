@@ -1,4 +1,4 @@
-import { intersection, type Rectangle, right, top } from "../../geometry/rectangle";
+import { intersection, overlaps, type Rectangle, right, top } from "../../geometry/rectangle";
 import { heightAt, type Profile, type SheetRole } from "../../parts";
 import type { Nanometres } from "../../units";
 import type { SheetPiece } from "../piece";
@@ -60,6 +60,7 @@ function trimmedTo(profile: Profile, cell: Rectangle): Rectangle | undefined {
 
 /** Where openings take the whole width of a cell, what is left above and below are pieces of their own. */
 function cutOutFullWidth(cell: Rectangle, openings: readonly Rectangle[]): Rectangle[] {
+  if (!openings.some((opening) => overlaps(cell, opening))) return [cell];
   const gaps = openings
     .map((opening) => intersection(cell, opening))
     .filter((gap) => gap !== undefined)
