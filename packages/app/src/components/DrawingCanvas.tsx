@@ -6,6 +6,7 @@ import { TIMBER } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
 import { extentOf, type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
 import { groupAlike, isSheetRole, rectangleAt, rectanglePath } from "./drawingShapes";
+import { MarkTexts } from "./MarkTexts";
 
 type Props = {
   readonly drawing: ElevationDrawing;
@@ -18,6 +19,8 @@ type Props = {
   readonly onDimension?: ((path: string) => void) | undefined;
   readonly onPiece?: ((id: string) => void) | undefined;
   readonly showDimensions?: boolean;
+  /** What is chalked on each piece, by its id. */
+  readonly marks?: ReadonlyMap<string, string> | undefined;
 };
 
 /** Draws the drawing model in ink on paper. Figures that can be typed are buttons laid over it. */
@@ -45,6 +48,7 @@ export function DrawingCanvas(props: Props) {
           <View role="img" aria-label={description} {...pressOn(drawing, fit, props.onPiece)}>
             <Svg width={widthPx} height={heightPx}>
               <Shapes rectangles={drawing.rectangles} fit={fit} litIds={props.litIds} activeOpening={activeOpening} />
+              {props.marks ? <MarkTexts rectangles={drawing.rectangles} marks={props.marks} fit={fit} /> : null}
               {placed.map((each) => (
                 <DimensionLine
                   key={each.dimension.id}

@@ -1,7 +1,8 @@
 import { ALONE, formatLength, type Problem, resolveWall, type StudWall, studWallKind } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
-import { useCallback, useMemo, useRef } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { UsesPanel } from "../assembly/UsesPanel";
+import { Button } from "../components/Button";
 import { DrawingCanvas } from "../components/DrawingCanvas";
 import { DxfButton } from "../export/DxfButton";
 import { useJob } from "../job/JobContext";
@@ -12,6 +13,7 @@ import { OpeningButtons } from "./OpeningButtons";
 import { PartLayout } from "./PartLayout";
 import { PartName } from "./PartName";
 import { PartPad } from "./PartPad";
+import { useMarks } from "./useMarks";
 import { useOpenFigure } from "./useOpenFigure";
 import { usePad } from "./usePad";
 import { type Framed, WallChoices } from "./WallChoices";
@@ -64,6 +66,8 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
     },
     [router, jobId],
   );
+  const [marked, setMarked] = useState(false);
+  const marks = useMarks(part.id, marked);
   const lists = (
     <>
       <PartName part={part} />
@@ -74,6 +78,11 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
       <WallChoices framed={wall} onChange={choose} />
       <WallShape wall={wall} onChange={change} />
       <UsesPanel part={part} />
+      <Button
+        label={marked ? "Hide the marks of the cut list" : "Show the marks of the cut list"}
+        kind="plain"
+        onPress={() => setMarked(!marked)}
+      />
       <DxfButton drawing={drawing} name={`elevation of ${wall.name}`} />
       <NotesAndPhotos part={part} />
     </>
@@ -89,6 +98,7 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
           activePath={active}
           onDimension={openFigure}
           onPiece={openLine}
+          marks={marks}
         />
       )}
       lists={lists}

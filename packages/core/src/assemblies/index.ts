@@ -3,7 +3,7 @@ export * from "./formula";
 export * from "./library";
 export * from "./parameters";
 export * from "./schema";
-export * from "./settleWall";
+export * from "./settleFraming";
 export * from "./sheet";
 export * from "./standard";
 export * from "./starts";

@@ -1,0 +1,71 @@
+import type { HouseStandard } from "@wide-porch/core";
+import { useState } from "react";
+import { View } from "react-native";
+import { ApiProblem, ask } from "../api/client";
+import { standardRecordSchema } from "../api/records";
+import { Button } from "../components/Button";
+import { Faint, Title, Warning } from "../components/Text";
+import { PercentLines } from "./PercentLines";
+import { StandardDefaults } from "./StandardDefaults";
+import { useStandards } from "./standards";
+
+type FormProps = { readonly stored: HouseStandard; readonly base: number; readonly mayChange: boolean };
+
+/** One standard: changed here, and saved as its next version. */
+export function StandardForm({ stored, base, mayChange }: FormProps) {
+  const list = useStandards();
+  const [draft, setDraft] = useState(stored);
+  const [failure, setFailure] = useState<string>();
+  const changed = draft !== stored || base === 0;
+  const save = async () => {
+    setFailure(undefined);
+    try {
+      const body = { baseVersion: base, standard: draft };
+      await ask(standardRecordSchema, "PUT", `/standards/${draft.system}/${draft.id}`, body);
+      await list.mutate();
+    } catch (error) {
+      setFailure(failureWords(error));
+    }
+  };
+  return (
+    <View role="form" aria-label={draft.name} className="gap-3 rounded-md border border-rule bg-sheet p-3">
+      <View className="flex-row items-center justify-between gap-2">
+        <Title level={2}>{draft.name}</Title>
+        <Faint>{base === 0 ? "not saved yet" : `version ${base}`}</Faint>
+      </View>
+      <StandardDefaults draft={draft} onChange={setDraft} />
+      <PercentLines
+        title="Waste on what is bought"
+        words="By the start of the item's code: timber/, sheet/."
+        rows={draft.waste.map((each) => ({ key: each.item, percent: each.percent }))}
+        most={100}
+        onChange={(rows) => setDraft({ ...draft, waste: rows.map(({ key, percent }) => ({ item: key, percent })) })}
+      />
+      <PercentLines
+        title="Hours in percent of the usual"
+        words="By labour task; an empty task is all of them."
+        rows={draft.productivity.map((each) => ({ key: each.task, percent: each.percent }))}
+        most={1000}
+        onChange={(rows) =>
+          setDraft({ ...draft, productivity: rows.map(({ key, percent }) => ({ task: key, percent })) })
+        }
+      />
+      {mayChange ? (
+        <Button
+          label={`Save version ${base + 1}`}
+          name={`Save version ${base + 1} of ${draft.name}`}
+          disabled={!changed}
+          onPress={() => void save()}
+        />
+      ) : null}
+      {failure ? <Warning role="alert">{failure}</Warning> : null}
+    </View>
+  );
+}
+
+function failureWords(error: unknown): string {
+  if (error instanceof ApiProblem && error.status === 409) {
+    return "Somebody saved a newer version meanwhile. Reload the page, and make your changes on that one.";
+  }
+  return error instanceof Error ? `It could not be saved: ${error.message}` : String(error);
+}

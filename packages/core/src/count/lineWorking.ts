@@ -1,0 +1,59 @@
+import { bracedNames, type CompiledRule, type Ground, type ReadyFormula } from "../assemblies";
+import type { Working } from "./countLine";
+import { explainFormula } from "./explain";
+import { quantityText } from "./quantityText";
+import { namesOf, type Round } from "./round";
+
+/** What a line says of how it was counted. */
+export type Counted = {
+  readonly sectionId: string;
+  readonly missing?: string;
+};
+
+/** How a line came to be: by the layout itself where it only counts pieces, else by its formula with the numbers put in. */
+export function workingOf(compiled: CompiledRule, round: Round, counted: Counted, quantity: number): Working {
+  const { rule, formula, roles } = compiled;
+  const { laidPart, context } = round;
+  const shared = { sentence: rule.sentence, source: rule.source };
+  if (counted.missing !== undefined || !formula) {
+    const said = counted.missing ?? "Its formula cannot be read.";
+    return { ...shared, formula: rule.formula, withNumbers: said, steps: [], from: fromOf(compiled, round) };
+  }
+  const [role] = roles;
+  const onlyPieces = role !== undefined && formula.expression.is === "call" && formula.expression.name === "pieces";
+  const ofLayout = onlyPieces ? laidPart.workingOf(role, counted.sectionId) : undefined;
+  const text = quantityText(quantity, rule.unit, context.system);
+  if (ofLayout) return { ...shared, ...repeated(ofLayout, laidPart.repeats, text) };
+  const explained = explainRule(formula, round);
+  const times = laidPart.repeats === 1 ? "" : ` × ${laidPart.repeats} walls`;
+  return {
+    ...shared,
+    formula: explained.formula,
+    withNumbers: `${explained.withNumbers}${times} = ${text}`,
+    steps: explained.steps,
+    from: fromOf(compiled, round),
+  };
+}
+
+function repeated<T extends { readonly withNumbers: string }>(working: T, repeats: number, text: string): T {
+  if (repeats === 1) return working;
+  return { ...working, withNumbers: `(${working.withNumbers}) × ${repeats} walls = ${text}` };
+}
+
+function explainRule(formula: ReadyFormula, { ground, assembly, context }: Round) {
+  const shown: Ground = { values: ground.values, laid: ground.laid };
+  return explainFormula(formula, { ground: shown, names: namesOf(assembly), system: context.system });
+}
+
+/** The figures and choices of the part that a rule's formulas name. */
+function fromOf({ uses, rule }: CompiledRule, { part, assembly, useId }: Round): Working["from"] {
+  const names = namesOf(assembly);
+  const wanted = [...new Set([...uses, ...bracedNames(rule.item)])];
+  return wanted.flatMap((name) => {
+    const known = names.get(name);
+    if (!known || known.from === "rule") return [];
+    if (known.from === "measured") return [{ path: name, label: known.label }];
+    const path = useId === "" && part.kind === "stud-wall" ? `parameters.${name}` : `choices.${name}`;
+    return [{ path, label: known.label }];
+  });
+}

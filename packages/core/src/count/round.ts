@@ -1,0 +1,65 @@
+import {
+  type Assembly,
+  type CompiledRule,
+  type HouseStandard,
+  type KnownName,
+  knownNames,
+  type LaidOut,
+  type Value,
+} from "../assemblies";
+import type { Piece } from "../layouts";
+import type { Part, PartContext, QuantityValues, Scalar } from "../parts";
+import type { LaidPart } from "./laidPart";
+
+/** An assembly as it applies to one part. */
+export type Applied = {
+  readonly part: Part;
+  readonly assembly: Assembly;
+  /** Empty for what the part itself is framed by; else the id of the use. */
+  readonly useId: string;
+  readonly choices: Readonly<Record<string, Scalar>>;
+  readonly laidPart: LaidPart;
+  readonly quantities: QuantityValues;
+  readonly standard: HouseStandard | undefined;
+  readonly context: PartContext;
+};
+
+/** What all the lines of one applied assembly share. */
+export type Round = Applied & {
+  readonly ground: { readonly values: Map<string, Value>; readonly laid: LaidOut };
+  readonly pieces: PiecesByRole;
+};
+
+type PiecesByRole = ReadonlyMap<string, readonly Piece[]>;
+
+const piecesCache = new WeakMap<LaidPart, PiecesByRole>();
+
+export function piecesByRole(laidPart: LaidPart): PiecesByRole {
+  const known = piecesCache.get(laidPart);
+  if (known) return known;
+  const byRole = new Map<string, Piece[]>();
+  for (const piece of laidPart.pieces) {
+    const group = byRole.get(piece.role);
+    if (group) group.push(piece);
+    else byRole.set(piece.role, [piece]);
+  }
+  piecesCache.set(laidPart, byRole);
+  return byRole;
+}
+
+/** The placed pieces that a rule counts. Most rules count one role: its list is taken as it is. */
+export function piecesOf({ roles }: CompiledRule, { pieces }: Round): readonly Piece[] {
+  const [only, ...others] = roles;
+  if (only !== undefined && others.length === 0) return pieces.get(only) ?? [];
+  return roles.flatMap((role) => pieces.get(role) ?? []);
+}
+
+const namesCache = new WeakMap<Assembly, ReadonlyMap<string, KnownName>>();
+
+export function namesOf(assembly: Assembly): ReadonlyMap<string, KnownName> {
+  const known = namesCache.get(assembly);
+  if (known) return known;
+  const names = new Map(knownNames(assembly).map((each) => [each.name, each]));
+  namesCache.set(assembly, names);
+  return names;
+}
