@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import type { Download, Page } from "@playwright/test";
+import DxfParser from "dxf-parser";
 import ExcelJS from "exceljs";
 import {
   addPart,
@@ -158,6 +159,14 @@ test("a gable, corners and walls by totals are counted as worked by hand", async
   // Ten studs on the layout and one under the peak: see the walls worked by hand.
   await expect(page.getByTestId("live-count")).toHaveText(/^11 studs/);
   await page.getByRole("radio", { name: "Left end: Corner, runs through" }).click();
+  // The elevation as DXF, opened by another reader: eleven studs, the longest under the peak.
+  const drawn = new DxfParser().parseSync(
+    readFileSync(await (await download(page, "Download elevation of Wall 1 as DXF")).path(), "utf8"),
+  );
+  const studs = (drawn?.entities ?? []).filter((each) => each.layer === "stud");
+  expect(studs).toHaveLength(11);
+  await page.getByRole("button", { name: "Show the marks of the cut list" }).click();
+  await expect(page.locator("svg").getByText("1-S1").first()).toBeVisible();
   await place(page, "Count");
   await expect(line(page, /^Corner studs, 2 × 4, 1 piece/)).toBeVisible();
   await place(page, "Measure");
@@ -267,7 +276,7 @@ test("Lantern House is counted by the library's assemblies; one is changed in th
 
   await page.goto(`${address}/jobs`);
   await page.getByText("Lantern House: boot room", { exact: false }).click();
-  await page.getByRole("link", { name: "How it is built: house standard and assemblies" }).click();
+  await page.getByRole("link", { name: "1 assembly has a newer version: see what would change" }).click();
   await page.getByRole("button", { name: /^See what version \d+ of Partition would change$/ }).click();
   await expect(page.getByText("1 quantity would change")).toBeVisible();
   await expect(page.getByText("Closet partition: Stud to plate, end nailed")).toBeVisible();

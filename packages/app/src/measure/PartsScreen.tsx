@@ -11,6 +11,7 @@ import {
 import { type Href, Link } from "expo-router";
 import { memo, useMemo, useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
+import { BuiltLink } from "../assembly/BuiltLink";
 import { AnyDrawing } from "../components/AnyDrawing";
 import { Button } from "../components/Button";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
@@ -23,7 +24,7 @@ import { JobFileButton } from "./JobFileButton";
 
 /** The parts of the job by storey, each storey with its plan. */
 export function PartsScreen() {
-  const { parts, plan, jobId } = useJob();
+  const { parts, plan } = useJob();
   const [adding, setAdding] = useState(false);
   return (
     <View className="min-h-0 flex-1">
@@ -42,9 +43,7 @@ export function PartsScreen() {
         <View className="gap-1">
           <JobDetails />
           <JobFileButton />
-          <Link href={`/jobs/${jobId}/built` as Href}>
-            <Strong className="text-sm text-pine underline">How it is built: house standard and assemblies</Strong>
-          </Link>
+          <BuiltLink />
           <Link href={"/meter" as Href} target="_blank">
             <Strong className="text-sm text-pine underline">Open the simulated distance meter</Strong>
           </Link>

@@ -35,7 +35,8 @@ export function layoutStudWall(wall: StudWall, rules: FramingRules, context: Par
   const placed = studs(frame, taken);
   const openings = frame.openings.map((framed) => frameOpening(frame, framed));
   const bottom = bottomPlates(frame);
-  const ladder = ladderBlocks(frame, placed.pieces);
+  const jambs = openings.flatMap((opening) => opening.pieces.filter((piece) => piece.role === "king"));
+  const ladder = ladderBlocks(frame, [...placed.pieces, ...junctions.pieces, ...jambs]);
   const framed = [
     ...bottom,
     ...topPlates(frame),

@@ -103,7 +103,7 @@ const stud = (frame: Frame, role: "corner-stud" | "meeting-stud", { id, xNm, fla
 
 /**
  * Ladder blocking: short pieces between the studs on both sides of a meeting wall, evenly up it, at most the ladder
- * spacing apart.
+ * spacing apart. `uprights` are all that stand from plate to plate.
  */
 export function ladderBlocks(
   frame: Frame,
@@ -117,8 +117,10 @@ export function ladderBlocks(
       problems.push(problem("meets-at-opening", "meetings", message));
       return [];
     }
-    const before = uprights.filter((piece) => piece.xNm + piece.widthNm <= positionNm);
-    const after = uprights.filter((piece) => piece.xNm >= positionNm);
+    // A stud that stands right there backs one side; the blocks go to the other.
+    const middleOf = (piece: FramingPiece) => piece.xNm + piece.widthNm / 2;
+    const before = uprights.filter((piece) => middleOf(piece) <= positionNm);
+    const after = uprights.filter((piece) => middleOf(piece) > positionNm);
     const fromNm = Math.max(...before.map((piece) => piece.xNm + piece.widthNm));
     const toNm = Math.min(...after.map((piece) => piece.xNm));
     if (!Number.isFinite(fromNm) || !Number.isFinite(toNm) || toNm - fromNm < frame.thicknessNm) return [];

@@ -1,0 +1,87 @@
+import { randomUUID } from "node:crypto";
+import { jobSchema, partSchema, startJob } from "@wide-porch/core";
+import { starterCompanySettings } from "@wide-porch/library";
+import { createConnection } from "mysql2/promise";
+import type { DataSource } from "typeorm";
+import { readConfig } from "../config";
+import { newWall } from "../testing/testServer";
+import { Assemblies1764200000000 } from "./assemblies";
+import { createDataSource } from "./dataSource";
+
+const name = `wide_porch_migration_${randomUUID().slice(0, 8)}`;
+const config = readConfig({ ...process.env, WIDE_PORCH_DB_NAME: name });
+let dataSource: DataSource;
+
+async function onServer(statement: string): Promise<void> {
+  const { host, port, user, password } = config.database;
+  const connection = await createConnection({ host, port, user, password });
+  await connection.query(statement);
+  await connection.end();
+}
+
+beforeAll(async () => {
+  await onServer(`CREATE DATABASE ${name}`);
+  dataSource = await createDataSource(config).initialize();
+});
+afterAll(async () => {
+  await dataSource.destroy();
+  await onServer(`DROP DATABASE ${name}`);
+});
+
+/** A wall as it was stored before assemblies: six choices, no shape, no uses. */
+function oldWall(id: string) {
+  const { shape: _s, repeats: _r, assembly: _a, choices: _c, uses: _u, handSet: _h, parameters, ...rest } = newWall(id);
+  const { studSize, spacingNm, bottomPlates, topPlates, bearing } = parameters;
+  const sheathed = { value: true, assumed: false };
+  return { ...rest, schemaVersion: 2, parameters: { studSize, spacingNm, bottomPlates, topPlates, bearing, sheathed } };
+}
+
+describe("a database from before assemblies", () => {
+  it("has its walls framed by one, its jobs cut by the usual saw, and the starters to build by", async () => {
+    await dataSource.runMigrations();
+    const runner = dataSource.createQueryRunner();
+    const migration = new Assemblies1764200000000();
+    await migration.down(runner);
+
+    const [companyId, jobId, partId] = [randomUUID(), randomUUID(), randomUUID()];
+    const start = { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" } as const;
+    const { cutting: _cutting, standard: _standard, ...job } = startJob(start, starterCompanySettings);
+    const oldJob = JSON.stringify({ ...job, schemaVersion: 1 });
+    const wall = JSON.stringify(oldWall(partId));
+    await runner.query("INSERT INTO company (id, name, settings) VALUES (?, 'Dunnock', ?)", [
+      companyId,
+      JSON.stringify(starterCompanySettings),
+    ]);
+    await runner.query(
+      "INSERT INTO job (id, companyId, revision, data, createdAt, updatedAt) VALUES (?, ?, 1, ?, NOW(3), NOW(3))",
+      [jobId, companyId, oldJob],
+    );
+    await runner.query(
+      `INSERT INTO part (id, companyId, jobId, revision, place, data, updatedAt, updatedBy) VALUES (?, ?, ?, 1, 1, ?, NOW(3), ?)`,
+      [partId, companyId, jobId, wall, companyId],
+    );
+
+    await migration.up(runner);
+    const read = async (table: string) => {
+      const [row] = await runner.query(`SELECT data FROM ${table}`);
+      return typeof row.data === "string" ? JSON.parse(row.data) : row.data;
+    };
+    const lifted = partSchema.parse(await read("part"));
+    expect(lifted).toMatchObject({
+      schemaVersion: 3,
+      assembly: { id: "outside-wall", version: 1 },
+      shape: { how: "level" },
+      repeats: 1,
+      uses: [],
+      parameters: { sheathed: { value: true, assumed: false }, cornerStyle: { value: "three-stud", assumed: true } },
+    });
+    expect(jobSchema.parse(await read("job"))).toMatchObject({
+      schemaVersion: 2,
+      standard: null,
+      cutting: { yard: [] },
+    });
+    const [{ count }] = await runner.query("SELECT COUNT(*) AS count FROM assembly WHERE companyId = ?", [companyId]);
+    expect(Number(count)).toBe(18);
+    await runner.release();
+  });
+});
