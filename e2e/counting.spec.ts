@@ -290,6 +290,10 @@ test("Lantern House is counted by the library's assemblies; one is changed in th
   await expect(page.getByText(/^\d+ quantities would change$/)).toBeVisible();
   await expect(page.getByText("Garden side: Anchor bolts")).toBeVisible();
   await saved(page);
+  // A line lights its pieces on the elevation, and its wall on the plan.
+  await place(page, "Count");
+  await line(page, /^Corner studs, 2 × 6, 1 piece, Garden side/).click();
+  await expect(page.getByRole("img", { name: "Plan of Ground with Garden side marked" })).toBeVisible();
 });
 
 test("an assembly leaves as a file and comes back; a broken one gives the line and the reason", async ({

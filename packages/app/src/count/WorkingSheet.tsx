@@ -7,6 +7,7 @@ import { Button } from "../components/Button";
 import { Body, Faint, Figure, Strong, Title, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
 
+import { PlanOfPart } from "./PlanOfPart";
 import { SetByHand } from "./SetByHand";
 
 type Props = { readonly line: CountLine; readonly count: PartCount; readonly order: Order };
@@ -48,6 +49,7 @@ export function WorkingSheet({ line, count, order }: Props) {
       {line.missing === undefined ? null : <Warning role="alert">{line.missing}</Warning>}
       <SetByHand line={line} />
       {line.working.source ? <Faint>{line.working.source}</Faint> : null}
+      <PlanOfPart partId={line.partId} name={line.partName} />
       <ComesFrom line={line} />
       <Faint>{`By “${line.assembly.name}”, version ${line.assembly.version}`}</Faint>
       <View className="gap-1">

@@ -1,4 +1,6 @@
 import {
+  type Bar,
+  boardFeet,
   type CuttingSettings,
   cutTable,
   formatLength,
@@ -76,19 +78,26 @@ function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
   );
 }
 
+/** By nominal size, of what is cut from a bar. */
+const boardFeetOf = ({ pieces }: Bar, { thickness, depth }: { thickness: number; depth: number }): number =>
+  pieces.reduce((sum, piece) => sum + boardFeet(thickness, depth, piece.lengthNm), 0);
+
 type ItemProps = { readonly cut: ItemCut; readonly marks: ReadonlyMap<string, string>; readonly mayChange: boolean };
 
 function ItemCutList({ cut, marks, mayChange }: ItemProps) {
-  const { record } = useJob();
+  const { record, context } = useJob();
   const { system, cutting } = record.job;
   const bought = cut.bars.filter((bar) => !bar.fromYard).length;
   const yard = cut.bars.length - bought;
+  const nominal = context.sections[cut.itemCode.split("/")[1] ?? ""]?.nominalIn;
+  const feetOfBoard = nominal && cut.bars.reduce((sum, bar) => sum + boardFeetOf(bar, nominal), 0);
   const longestNm = Math.max(...cut.bars.map((bar) => bar.stockNm));
   return (
     <View className="gap-2">
       <Title level={2}>{cut.name}</Title>
       <Faint>
         {`${bought} ${bought === 1 ? "length" : "lengths"} to buy, ${formatLength(cut.boughtNm, system)} in all`}
+        {feetOfBoard === undefined ? "" : `; ${feetOfBoard.toFixed(0)} board feet of pieces`}
         {yard > 0 ? `; ${yard} from the yard` : ""}
         {cut.kept ? ". This is the list that was worked out and kept." : "."}
       </Faint>
