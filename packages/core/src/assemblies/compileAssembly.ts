@@ -18,6 +18,7 @@ import {
 } from "./formula";
 import { knownNames, parameterProblem } from "./parameters";
 import type { Assembly, AssemblyRule } from "./schema";
+import { readTemplate, type Template } from "./template";
 
 /** Something wrong in an assembly: where in its record, and where in the formula there. */
 export type AssemblyProblem = {
@@ -35,6 +36,8 @@ export type CompiledRule = {
   readonly index: number;
   readonly formula: ReadyFormula | undefined;
   readonly when: ReadyFormula | undefined;
+  /** Its item's code, with names of choices in it. */
+  readonly item: Template;
   /** Roles its formula counts: the pieces that a line lights. */
   readonly roles: readonly PieceRole[];
   /** Names its formulas use. */
@@ -46,9 +49,9 @@ export type CompiledAssembly = {
   readonly assembly: Assembly;
   /** In the order to work them out: a rule after those whose results it uses. Rules in a circle are left out. */
   readonly inOrder: readonly CompiledRule[];
-  /** In the order written. */
-  readonly rules: readonly CompiledRule[];
-  readonly wording: readonly { readonly when: ReadyFormula | undefined; readonly text: string }[];
+  /** Those that need each other in a circle, and cannot be worked out. */
+  readonly circular: readonly CompiledRule[];
+  readonly wording: readonly { readonly when: ReadyFormula | undefined; readonly text: Template }[];
   readonly problems: readonly AssemblyProblem[];
 };
 
@@ -87,11 +90,8 @@ function typeProblems(rule: AssemblyRule, path: string, type: FormulaType): Asse
   return [problemAt("wrong-unit", `${path}.formula`, message)];
 }
 
-const BRACED = /\{(\w+)\}/g;
-export const bracedNames = (text: string): string[] => [...text.matchAll(BRACED)].map((match) => match[1] ?? "");
-
-function itemProblems(rule: AssemblyRule, path: string, names: NameTypes): AssemblyProblem[] {
-  const unknown = bracedNames(rule.item).filter((name) => name !== "section" && !names.has(name));
+function itemProblems(rule: AssemblyRule, item: Template, path: string, names: NameTypes): AssemblyProblem[] {
+  const unknown = item.names.filter((name) => name !== "section" && !names.has(name));
   return unknown.map((name) =>
     problemAt("unknown-name", `${path}.item`, `${rule.label}: the item names “${name}”, which there is not.`),
   );
@@ -111,13 +111,15 @@ function compileRule(rule: AssemblyRule, index: number, names: NameTypes): Compi
     const message = `${rule.label} is cut from stock lengths, so its formula counts pieces: pieces("stud").`;
     problems.push(problemAt("cut-counts-pieces", `${path}.formula`, message));
   }
-  problems.push(...itemProblems(rule, path, names));
+  const item = readTemplate(rule.item);
+  problems.push(...itemProblems(rule, item, path, names));
   const expressions = [formula.ready?.expression, when.ready?.expression].filter((each) => each !== undefined);
   return {
     rule,
     index,
     formula: problems.some((each) => each.path === `${path}.formula`) ? undefined : formula.ready,
     when: when.ready,
+    item,
     roles: formula.ready ? rolesIn(formula.ready.expression) : [],
     uses: expressions.flatMap(namesIn),
     problems,
@@ -184,13 +186,13 @@ function compile(assembly: Assembly): CompiledAssembly {
   const rules = assembly.rules.map((rule, index) => compileRule(rule, index, names));
   const { inOrder, problems: circles } = putInOrder(rules);
   const wording = assembly.wording.map(({ when, text }, index) => ({
-    text,
+    text: readTemplate(text),
     ...(when === undefined ? { ready: undefined } : read({ path: `wording.${index}.when`, text: when }, names)),
   }));
   return {
     assembly,
-    rules,
     inOrder,
+    circular: rules.filter((each) => !inOrder.includes(each)),
     // A sentence whose condition cannot be read is not said.
     wording: wording
       .filter((each) => !("problem" in each && each.problem))

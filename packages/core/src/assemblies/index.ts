@@ -7,3 +7,4 @@ export * from "./settleFraming";
 export * from "./sheet";
 export * from "./standard";
 export * from "./starts";
+export * from "./template";

@@ -89,21 +89,30 @@ export function settleParameters(
   for (const parameter of assembly.parameters) {
     const { name } = parameter;
     if (known.has(name)) continue;
-    const stands = (value: Scalar | undefined): value is Scalar => {
-      if (value === undefined) return false;
-      const wrong = parameterProblem(parameter, value);
-      if (wrong !== undefined) {
-        problems.push(problem("out-of-limits", `choices.${name}`, `${wrong} The next in line is used.`));
-      }
-      return wrong === undefined;
-    };
     const own = choices[name];
     const house = standardValue(standard, assembly.id, name);
-    if (stands(own)) settled.set(name, { value: own, from: "part" });
-    else if (stands(house)) settled.set(name, { value: house, from: "house" });
-    else settled.set(name, { value: parameter.default, from: "assembly" });
+    settled.set(name, settle(parameter, own, house, problems));
   }
   return { settled, problems };
+}
+
+/** The first in line that stands; what does not is noted. */
+function settle(
+  parameter: AssemblyParameter,
+  own: Scalar | undefined,
+  house: Scalar | undefined,
+  problems: Problem[],
+): Settled {
+  const stands = (value: Scalar | undefined): value is Scalar => {
+    const wrong = value === undefined ? undefined : parameterProblem(parameter, value);
+    if (wrong !== undefined) {
+      problems.push(problem("out-of-limits", `choices.${parameter.name}`, `${wrong} The next in line is used.`));
+    }
+    return value !== undefined && wrong === undefined;
+  };
+  if (stands(own)) return { value: own, from: "part" };
+  if (stands(house)) return { value: house, from: "house" };
+  return { value: parameter.default, from: "assembly" };
 }
 
 /** A parameter's value as formulas take it: lengths in metres. */

@@ -25,14 +25,14 @@ export type HouseStandard = z.infer<typeof houseStandardSchema>;
 /** The standard's value of a parameter of an assembly; its own line goes before the line for all. */
 export function standardValue(standard: HouseStandard | undefined, assemblyId: string, name: string) {
   if (!standard) return undefined;
-  const lines = standard.parameters.filter((line) => line.name === name);
-  const found = lines.find((line) => line.assemblyId === assemblyId) ?? lines.find((line) => line.assemblyId === "");
-  return found?.value;
+  const lineFor = (id: string) => standard.parameters.find((line) => line.name === name && line.assemblyId === id);
+  return (lineFor(assemblyId) ?? lineFor(""))?.value;
 }
 
 /** Waste in percent that the standard sets for an item; undefined where it says nothing. */
 export function standardWaste(standard: HouseStandard | undefined, itemCode: string): number | undefined {
-  const fitting = (standard?.waste ?? []).filter((line) => itemCode.startsWith(line.item));
+  if (!standard) return undefined;
+  const fitting = standard.waste.filter((line) => itemCode.startsWith(line.item));
   return fitting.toSorted((a, b) => b.item.length - a.item.length)[0]?.percent;
 }
 

@@ -1,8 +1,10 @@
 import {
   type AssemblyRule,
+  type CompiledAssembly,
   type CompiledRule,
   compileAssembly,
   formulaValue,
+  type Settled,
   settleParameters,
   type Value,
 } from "../assemblies";
@@ -14,16 +16,33 @@ import { scopeOf } from "./scope";
 
 export type CountedAssembly = {
   readonly lines: readonly CountedLine[];
-  /** The sentences of the scope, with the values in them. */
-  readonly scope: readonly string[];
+  /** Says the sentences of the scope, with the values in them. */
+  readonly scope: () => readonly string[];
   readonly problems: readonly Problem[];
 };
 
+/** What the rules of one applied assembly have come to so far. */
+type Tally = { readonly lines: CountedLine[]; readonly problems: Problem[] };
+
 /** Works out every rule of an assembly for a part. A rule that cannot be worked out says why; the others are counted. */
 export function countAssembly(applied: Applied): CountedAssembly {
-  const { assembly, choices, laidPart, quantities, standard } = applied;
+  const { assembly, choices, laidPart, standard } = applied;
   const compiled = compileAssembly(assembly);
   const { settled, problems: unsettled } = settleParameters(assembly, choices, standard, laidPart.choices);
+  const values = valuesOf(applied, settled);
+  const round: Round = { ...applied, ground: { values, laid: laidPart.laid }, pieces: piecesByRole(laidPart) };
+  const tally: Tally = { lines: [], problems: [...unsettled] };
+  for (const each of compiled.inOrder) countRule(each, round, tally);
+  for (const each of compiled.circular) leaveUncounted(each, round, tally, circleOf(compiled));
+  const scope = () => scopeOf(compiled, { ...round, names: namesOf(assembly), words: laidPart.words });
+  return { ...tally, scope };
+}
+
+const circleOf = ({ problems }: CompiledAssembly): string =>
+  problems.find((found) => found.code === "cycle")?.message ?? "It goes round in a circle.";
+
+/** What formulas can name: choices of the part, parameters, measured values. */
+function valuesOf({ assembly, laidPart, quantities }: Applied, settled: ReadonlyMap<string, Settled>) {
   const values = new Map<string, Value>(laidPart.choices);
   for (const parameter of assembly.parameters) {
     const value = settled.get(parameter.name)?.value;
@@ -33,56 +52,44 @@ export function countAssembly(applied: Applied): CountedAssembly {
     const value = quantities[name];
     if (value !== undefined) values.set(name, value);
   }
-  const round: Round = { ...applied, ground: { values, laid: laidPart.laid }, pieces: piecesByRole(laidPart) };
-  const lines: CountedLine[] = [];
-  const problems: Problem[] = [...unsettled];
-  const left = new Set(compiled.rules);
-  for (const each of compiled.inOrder) {
-    left.delete(each);
-    const counted = countRule(each, round);
-    lines.push(...counted.lines);
-    if (counted.problem) problems.push(counted.problem);
-  }
-  for (const each of left) {
-    const said = compiled.problems.find((found) => found.code === "cycle")?.message ?? "It goes round in a circle.";
-    const counted = unworked(each, round, said);
-    lines.push(...counted.lines);
-    problems.push(counted.problem);
-  }
-  return { lines, scope: scopeOf(compiled, { ...round, names: namesOf(assembly), words: laidPart.words }), problems };
+  return values;
 }
 
 /** A figure on the way to others: nothing is bought or done by it. */
 const isStep = (rule: AssemblyRule): boolean => rule.item === "" && rule.unit !== "hour";
 
-type CountedRule = { readonly lines: readonly CountedLine[]; readonly problem?: Problem };
-
-function unworked(compiled: CompiledRule, round: Round, why: string): CountedRule & { problem: Problem } {
+function leaveUncounted(compiled: CompiledRule, round: Round, tally: Tally, why: string): void {
   const { rule } = compiled;
-  const line = makeLine(compiled, round, { quantity: 0, sectionId: "", pieces: [], missing: why });
-  return { lines: [line], problem: problem("rule-not-counted", `rules.${rule.name}`, `${rule.label}: ${why}`) };
+  tally.lines.push(makeLine(compiled, round, { quantity: 0, sectionId: "", pieces: [], missing: why }));
+  tally.problems.push(problem("rule-not-counted", `rules.${rule.name}`, `${rule.label}: ${why}`));
 }
 
-function countRule(compiled: CompiledRule, round: Round): CountedRule {
-  const { formula, when, rule } = compiled;
-  const { ground } = round;
-  const [own] = compiled.problems;
-  if (own || !formula) return unworked(compiled, round, own?.message ?? "Its formula cannot be read.");
-  if (when) {
-    const holds = when.run(ground);
-    if (!holds.ok) return unworked(compiled, round, holds.problem.message);
-    if (holds.value !== true) {
-      ground.values.set(rule.name, 0);
-      return { lines: [] };
-    }
-  }
+/** What a rule comes to, nothing where its condition does not hold; or why it cannot be said. */
+function workOut(
+  { formula, when, problems }: CompiledRule,
+  { ground }: Round,
+): { readonly quantity: number } | { readonly why: string } {
+  const [own] = problems;
+  if (own || !formula) return { why: own?.message ?? "Its formula cannot be read." };
+  const holds = when?.run(ground);
+  if (holds && !holds.ok) return { why: holds.problem.message };
+  if (holds && holds.value !== true) return { quantity: 0 };
   const worked = formula.run(ground);
-  if (!worked.ok) return unworked(compiled, round, worked.problem.message);
+  if (!worked.ok) return { why: worked.problem.message };
   const quantity = Number(worked.value);
-  if (quantity < 0) return unworked(compiled, round, `It comes to less than nothing: ${quantity}.`);
-  ground.values.set(rule.name, quantity);
-  if (quantity === 0 || isStep(rule)) return { lines: [] };
-  if (rule.item.includes("{section}")) return { lines: linesBySection(compiled, round, quantity) };
-  const pieces = piecesOf(compiled, round);
-  return { lines: [makeLine(compiled, round, { quantity, sectionId: "", pieces })] };
+  return quantity < 0 ? { why: `It comes to less than nothing: ${quantity}.` } : { quantity };
+}
+
+function countRule(compiled: CompiledRule, round: Round, tally: Tally): void {
+  const { rule } = compiled;
+  const came = workOut(compiled, round);
+  if ("why" in came) {
+    leaveUncounted(compiled, round, tally, came.why);
+    return;
+  }
+  const { quantity } = came;
+  round.ground.values.set(rule.name, quantity);
+  if (quantity === 0 || isStep(rule)) return;
+  if (compiled.item.names.includes("section")) tally.lines.push(...linesBySection(compiled, round, quantity));
+  else tally.lines.push(makeLine(compiled, round, { quantity, sectionId: "", pieces: piecesOf(compiled, round) }));
 }

@@ -1,4 +1,5 @@
 import { type Assembly, findAssembly, type Library, NOTHING_LAID_OUT, partContext, settleFraming } from "../assemblies";
+import type { Drawing } from "../drawing/drawing";
 import {
   ALONE,
   type AssemblyRef,
@@ -40,30 +41,53 @@ export function countPart(
   const openPoints = kind.openPoints(part, context);
   const waits = isFramed(part) ? part.length.valueNm === null : openPoints.some((point) => point.kind !== "assumed");
   const named = { partId: part.id, partName: part.name, waits };
-  const nothing = { ...named, lines: [], scope: [], pieces: [], drawing: kind.draw(part, context, around) };
-  if (problems.length > 0 || waits) return { ...nothing, problems, openPoints };
+  if (problems.length > 0 || waits) {
+    const drawing = kind.draw(part, context, around);
+    return { ...named, lines: [], scope: [], pieces: [], drawing, problems, openPoints };
+  }
 
   const laidPart = layOut(part, frame, library, context, around);
+  const quantities = kind.quantities(part, around);
   const counted = usesOf(part, frame, system, library).map((use) => {
-    if (!use.assembly) return { lines: [], scope: [], problems: [use.missing] };
-    const quantities = kind.quantities(part, around);
+    if (!use.assembly) return { lines: [], scope: () => [], problems: [use.missing] };
     const { assembly, useId, choices } = use;
     return countAssembly({ part, assembly, useId, choices, laidPart, quantities, standard: library.standard, context });
   });
   const lines = counted.flatMap((each) => each.lines);
   const ofRules = counted.flatMap((each) => each.problems);
   const byHand = withHandSet(lines, part);
+  return withLater(
+    {
+      ...named,
+      lines: byHand.lines,
+      pieces: laidPart.pieces,
+      problems: [...laidPart.problems, ...ofRules],
+      openPoints: [...openPoints, ...ofRules.map(asOpenPoint), ...byHand.openPoints],
+    },
+    laidPart,
+    counted.map((each) => each.scope),
+  );
+}
+
+/** With its drawing and its sentences, which are made when they are first read. */
+function withLater(
+  count: Omit<PartCount, "drawing" | "scope">,
+  { draw, repeats }: LaidPart,
+  sentences: readonly (() => readonly string[])[],
+): PartCount {
+  let drawing: Drawing | undefined;
+  let scope: readonly string[] | undefined;
+  const times = repeats > 1 ? [`This is built ${repeats} times.`] : [];
   return {
-    ...named,
-    lines: byHand.lines,
-    scope: [
-      ...counted.flatMap((each) => each.scope),
-      ...(laidPart.repeats > 1 ? [`This is built ${laidPart.repeats} times.`] : []),
-    ],
-    pieces: laidPart.pieces,
-    drawing: laidPart.drawing,
-    problems: [...laidPart.problems, ...ofRules],
-    openPoints: [...openPoints, ...ofRules.map(asOpenPoint), ...byHand.openPoints],
+    ...count,
+    get drawing() {
+      drawing ??= draw();
+      return drawing;
+    },
+    get scope() {
+      scope ??= [...sentences.flatMap((say) => say()), ...times];
+      return scope;
+    },
   };
 }
 
@@ -80,7 +104,7 @@ function layOut(
   if (part.kind === "wall-totals" && frame) return reckonWallTotals(part, frame, library, context);
   return {
     pieces: [],
-    drawing: kindOf(part).draw(part, context, around),
+    draw: () => kindOf(part).draw(part, context, around),
     laid: {
       ...NOTHING_LAID_OUT,
       sheetCoverM2: (sizeId) => {

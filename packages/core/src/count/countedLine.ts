@@ -1,10 +1,13 @@
 import type { CountLine, Working } from "./countLine";
 
-type Told = Omit<CountLine, "working">;
+type Told = Omit<CountLine, "working" | "pieceIds">;
+
+/** What is written when it is first read. */
+type Later = { readonly pieceIds: () => readonly string[]; readonly working: () => Working };
 
 /**
- * A count line whose working is written when it is first read: most are never opened, and writing them all would take
- * longer than counting. A spread copy has no working; `plainLine` makes a copy that has.
+ * A count line whose working and pieces are written when they are first read: most lines are never opened, and writing
+ * them all would take longer than counting. A spread copy lacks both; `plainLine` makes a copy that has them.
  */
 export class CountedLine implements CountLine {
   readonly id: string;
@@ -29,12 +32,12 @@ export class CountedLine implements CountLine {
   readonly buying: CountLine["buying"];
   readonly wastePercent: number | undefined;
   readonly cutLengthsNm: CountLine["cutLengthsNm"];
-  readonly pieceIds: CountLine["pieceIds"];
   readonly labourTask: string | undefined;
-  readonly #write: () => Working;
-  #written: Working | undefined;
+  readonly #later: Later;
+  #pieceIds: readonly string[] | undefined;
+  #working: Working | undefined;
 
-  constructor(line: Told, write: () => Working) {
+  constructor(line: Told, later: Later) {
     this.id = line.id;
     this.key = line.key;
     this.partId = line.partId;
@@ -57,19 +60,23 @@ export class CountedLine implements CountLine {
     this.buying = line.buying;
     this.wastePercent = line.wastePercent;
     this.cutLengthsNm = line.cutLengthsNm;
-    this.pieceIds = line.pieceIds;
     this.labourTask = line.labourTask;
-    this.#write = write;
+    this.#later = later;
   }
 
   get working(): Working {
-    this.#written ??= this.#write();
-    return this.#written;
+    this.#working ??= this.#later.working();
+    return this.#working;
+  }
+
+  get pieceIds(): readonly string[] {
+    this.#pieceIds ??= this.#later.pieceIds();
+    return this.#pieceIds;
   }
 
   /** The same line with some of it changed, its working kept. */
   with(changes: Partial<Told>): CountedLine {
-    return new CountedLine({ ...this, ...changes }, () => this.working);
+    return new CountedLine({ ...this, ...changes }, { pieceIds: () => this.pieceIds, working: () => this.working });
   }
 
   toJSON(): CountLine {
@@ -77,5 +84,9 @@ export class CountedLine implements CountLine {
   }
 }
 
-/** A line as plain data, its working written: for sending and keeping. */
-export const plainLine = (line: CountLine): CountLine => ({ ...line, working: line.working });
+/** A line as plain data, with all that is written late: for sending and keeping. */
+export const plainLine = (line: CountLine): CountLine => ({
+  ...line,
+  pieceIds: line.pieceIds,
+  working: line.working,
+});

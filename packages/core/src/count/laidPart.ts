@@ -11,7 +11,8 @@ export type RoleWorking = Omit<MeasureWorking, "sentence"> & { readonly from: Wo
 /** A part with whatever an assembly lays out on it: what its formulas stand on. */
 export type LaidPart = {
   readonly pieces: readonly Piece[];
-  readonly drawing: Drawing;
+  /** Made when it is asked for: only the part on screen is looked at. */
+  readonly draw: () => Drawing;
   readonly laid: LaidOut;
   /** Choices that every such part has, by the names formulas use. */
   readonly choices: ReadonlyMap<string, Value>;

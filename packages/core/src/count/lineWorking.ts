@@ -1,4 +1,4 @@
-import { bracedNames, type CompiledRule, type Ground, type ReadyFormula } from "../assemblies";
+import type { CompiledRule, Ground, ReadyFormula } from "../assemblies";
 import type { Working } from "./countLine";
 import { explainFormula } from "./explain";
 import { quantityText } from "./quantityText";
@@ -46,9 +46,9 @@ function explainRule(formula: ReadyFormula, { ground, assembly, context }: Round
 }
 
 /** The figures and choices of the part that a rule's formulas name. */
-function fromOf({ uses, rule }: CompiledRule, { part, assembly, useId }: Round): Working["from"] {
+function fromOf({ uses, item }: CompiledRule, { part, assembly, useId }: Round): Working["from"] {
   const names = namesOf(assembly);
-  const wanted = [...new Set([...uses, ...bracedNames(rule.item)])];
+  const wanted = [...new Set([...uses, ...item.names])];
   return wanted.flatMap((name) => {
     const known = names.get(name);
     if (!known || known.from === "rule") return [];

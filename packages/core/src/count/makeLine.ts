@@ -1,6 +1,7 @@
-import { type CompiledRule, standardValue, standardWaste, type Value } from "../assemblies";
+import { type CompiledRule, fillTemplate, standardValue, standardWaste, type Value } from "../assemblies";
 import { type FramingPiece, isFraming, type Piece } from "../layouts";
 import { sectionOf } from "../parts";
+import type { Nanometres } from "../units";
 import { CountedLine } from "./countedLine";
 import type { Basis } from "./countLine";
 import type { LaidPart } from "./laidPart";
@@ -9,23 +10,22 @@ import { piecesOf, type Round } from "./round";
 
 /** One line for each timber section among the pieces counted. Reckoned pieces are all of the wall's own section. */
 export function linesBySection(compiled: CompiledRule, round: Round, quantity: number): CountedLine[] {
-  const pieces = piecesOf(compiled, round).filter(isFraming);
-  if (pieces.length === 0) {
+  const groups = bySection(piecesOf(compiled, round));
+  if (groups.size === 0) {
     const sectionId = String(round.ground.values.get("studSize") ?? "");
-    return [makeLine(compiled, round, { quantity, sectionId, pieces })];
+    return [makeLine(compiled, round, { quantity, sectionId, pieces: [] })];
   }
-  const [first] = pieces;
-  if (pieces.every((piece) => piece.sectionId === first?.sectionId)) {
-    return [makeLine(compiled, round, { quantity, sectionId: first?.sectionId ?? "", pieces })];
-  }
-  return [...bySection(pieces)].map(([sectionId, group]) =>
-    makeLine(compiled, round, { quantity: (quantity * group.length) / pieces.length, sectionId, pieces: group }),
+  let all = 0;
+  for (const pieces of groups.values()) all += pieces.length;
+  return Array.from(groups, ([sectionId, pieces]) =>
+    makeLine(compiled, round, { quantity: (quantity * pieces.length) / all, sectionId, pieces }),
   );
 }
 
-function bySection(pieces: readonly FramingPiece[]): Map<string, FramingPiece[]> {
+function bySection(pieces: readonly Piece[]): Map<string, FramingPiece[]> {
   const groups = new Map<string, FramingPiece[]>();
   for (const piece of pieces) {
+    if (!isFraming(piece)) continue;
     const group = groups.get(piece.sectionId);
     if (group) group.push(piece);
     else groups.set(piece.sectionId, [piece]);
@@ -46,9 +46,9 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
   const { part, assembly, useId, laidPart, standard, context } = round;
   const { sectionId, pieces } = counted;
   const section = sectionId ? sectionOf(context.sections, sectionId) : undefined;
-  const key = [useId, rule.name, sectionId].filter(Boolean).join("/");
+  const key = keyOf(useId, rule.name, sectionId);
   const quantity = counted.quantity * laidPart.repeats;
-  const itemCode = itemOf(rule.item, sectionId, round.ground.values);
+  const itemCode = itemOf(compiled, sectionId, round.ground.values);
   const cutLengthsNm = rule.buying === "cut" ? cutLengths(compiled, round, pieces) : [];
   const line = {
     id: `${part.id}/${key}`,
@@ -72,11 +72,19 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     buying: rule.buying,
     wastePercent: rule.wastePercent ?? standardWaste(standard, itemCode),
     cutLengthsNm,
-    pieceIds: pieces.map((piece) => piece.id),
     labourTask: rule.task,
     byHand: undefined,
   };
-  return new CountedLine(line, () => workingOf(compiled, round, counted, quantity));
+  return new CountedLine(line, {
+    pieceIds: () => pieces.map((piece) => piece.id),
+    working: () => workingOf(compiled, round, counted, quantity),
+  });
+}
+
+/** The use it comes by where it has one, the rule, and the section where there may be several. */
+function keyOf(useId: string, rule: string, sectionId: string): string {
+  const ofUse = useId === "" ? rule : `${useId}/${rule}`;
+  return sectionId === "" ? ofUse : `${ofUse}/${sectionId}`;
 }
 
 /** A wall that somebody made deeper or thinner than the house builds them: for pipes, as a rule. It is easily overlooked. */
@@ -96,16 +104,11 @@ function basisOf({ reckoned }: LaidPart, pieces: readonly Piece[]): Basis {
 }
 
 function cutLengths({ roles }: CompiledRule, { laidPart }: Round, pieces: readonly Piece[]): number[] {
-  const once =
-    pieces.length > 0
-      ? pieces.filter(isFraming).map((piece) => piece.cutLengthNm)
-      : roles.flatMap((role) => [...laidPart.laid.lengthsNm(role)]);
+  const once: Nanometres[] = [];
+  for (const piece of pieces) if (isFraming(piece)) once.push(piece.cutLengthNm);
+  if (pieces.length === 0) for (const role of roles) once.push(...laidPart.laid.lengthsNm(role));
   return laidPart.repeats === 1 ? once : Array.from({ length: laidPart.repeats }, () => once).flat();
 }
 
-function itemOf(item: string, sectionId: string, values: ReadonlyMap<string, Value>): string {
-  if (!item.includes("{")) return item;
-  return item.replace(/\{(\w+)\}/g, (_, name: string) =>
-    name === "section" ? sectionId : String(values.get(name) ?? name),
-  );
-}
+const itemOf = ({ item }: CompiledRule, sectionId: string, values: ReadonlyMap<string, Value>): string =>
+  fillTemplate(item, (name) => (name === "section" ? sectionId : String(values.get(name) ?? name)));

@@ -51,7 +51,9 @@ export function piecesByRole(laidPart: LaidPart): PiecesByRole {
 export function piecesOf({ roles }: CompiledRule, { pieces }: Round): readonly Piece[] {
   const [only, ...others] = roles;
   if (only !== undefined && others.length === 0) return pieces.get(only) ?? [];
-  return roles.flatMap((role) => pieces.get(role) ?? []);
+  const all: Piece[] = [];
+  for (const role of roles) for (const piece of pieces.get(role) ?? []) all.push(piece);
+  return all;
 }
 
 const namesCache = new WeakMap<Assembly, ReadonlyMap<string, KnownName>>();

@@ -1,4 +1,4 @@
-import type { CompiledAssembly, Ground, KnownName, Value } from "../assemblies";
+import { type CompiledAssembly, fillTemplate, type Ground, type KnownName, type Value } from "../assemblies";
 import { choiceWords, type PartContext } from "../parts";
 import { formatArea, formatLengthInWords, formatRunningLength, formatSpacing, formatVolume, NM_PER_M } from "../units";
 
@@ -31,15 +31,16 @@ function told(name: string, value: Value, { names, context }: Told): string {
 
 /** An assembly's sentences with the part's values in them; a sentence whose condition does not hold is left out. */
 export function scopeOf(compiled: CompiledAssembly, about: Told): string[] {
-  return compiled.wording.flatMap(({ when, text }) => {
+  const say = (name: string): string => {
+    const words = about.words[name];
+    if (words !== undefined) return words;
+    const value = about.ground.values.get(name);
+    return value === undefined ? `{${name}}` : told(name, value, about);
+  };
+  const said: string[] = [];
+  for (const { when, text } of compiled.wording) {
     const holds = when?.run(about.ground);
-    if (holds && (!holds.ok || holds.value !== true)) return [];
-    const said = text.replace(/\{(\w+)\}/g, (whole, name: string) => {
-      const words = about.words[name];
-      if (words !== undefined) return words;
-      const value = about.ground.values.get(name);
-      return value === undefined ? whole : told(name, value, about);
-    });
-    return [said];
-  });
+    if (!holds || (holds.ok && holds.value === true)) said.push(fillTemplate(text, say));
+  }
+  return said;
 }

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { countPart } from "../count";
+import { countPart, plainLine } from "../count";
 import { library, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches } from "../units";
 import { cutQuickly, orderJob } from "./index";
@@ -43,7 +43,7 @@ describe("the order", () => {
   const { lines } = countPart(wall, "imperial", library);
 
   it("shares packs over the whole job: two walls need no second box of nails that one can hold", () => {
-    const twice = [...lines, ...lines.map((line) => ({ ...line, id: `other/${line.id}` }))];
+    const twice = [...lines, ...lines.map((line) => ({ ...plainLine(line), id: `other/${line.id}` }))];
     const boxes = (all: typeof lines) =>
       orderJob(all, starterPriceList, "imperial").lines.find((line) => line.itemCode === "nail/10d")?.quantity;
     expect([boxes(lines), boxes(twice)]).toEqual([1, 1]);

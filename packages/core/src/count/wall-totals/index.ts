@@ -108,7 +108,7 @@ export function reckonWallTotals(
   };
   return {
     pieces: [],
-    drawing: { kind: "none" },
+    draw: () => ({ kind: "none" }),
     laid,
     choices: framingChoices(part.parameters),
     reckoned: true,

@@ -14,7 +14,6 @@ export type SheetFace = {
 };
 
 export type SheetLayout = {
-  readonly role: SheetRole;
   readonly layers: number;
   /** As laid: a sheet that lies has its longer side along. */
   readonly sheet: { readonly widthNm: Nanometres; readonly heightNm: Nanometres };
@@ -22,16 +21,36 @@ export type SheetLayout = {
   readonly leastOffcutNm: Nanometres;
 };
 
+/** A layout of sheets before it is said what they are: both faces of a wall may have the same. */
+export type LaidOutSheets = {
+  /** The pieces of one layer. */
+  readonly layer: readonly Rectangle[];
+  /** Which sheet each piece is cut from, layer by layer. */
+  readonly numbers: readonly number[];
+};
+
 /** Sheets in courses from the lower left corner, cut at the edges and round openings; every layer alike. */
-export function layoutSheets(face: SheetFace, { role, layers, sheet, leastOffcutNm }: SheetLayout): SheetPiece[] {
-  const needed = courses(face, sheet).flatMap((cell) => cutOutFullWidth(cell, face.openings));
-  const all = Array.from({ length: layers }, () => needed).flat();
-  const numbers = nestPieces(all, sheet, leastOffcutNm);
-  return all.map(({ xNm, yNm, widthNm, heightNm }, index) => {
-    const layer = Math.floor(index / needed.length) + 1;
-    const id = `${role}-${layer}-${(index % needed.length) + 1}`;
-    return { id, role, layer, sheetNumber: numbers[index] ?? 0, xNm, yNm, widthNm, heightNm };
-  });
+export function layoutSheets(face: SheetFace, { layers, sheet, leastOffcutNm }: SheetLayout): LaidOutSheets {
+  const layer: Rectangle[] = [];
+  for (const cell of courses(face, sheet)) layer.push(...cutOutFullWidth(cell, face.openings));
+  const all: Rectangle[] = [];
+  for (let count = 0; count < layers; count += 1) all.push(...layer);
+  return { layer, numbers: nestPieces(all, sheet, leastOffcutNm) };
+}
+
+/** The pieces of a layout as what they are on this part. */
+export function sheetPieces(role: SheetRole, { layer, numbers }: LaidOutSheets): SheetPiece[] {
+  const pieces: SheetPiece[] = [];
+  for (const [index, sheetNumber] of numbers.entries()) {
+    const inLayer = index % layer.length;
+    const place = layer[inLayer];
+    if (!place) continue;
+    const { xNm, yNm, widthNm, heightNm } = place;
+    const number = (index - inLayer) / layer.length + 1;
+    const id = `${role}-${number}-${inLayer + 1}`;
+    pieces.push({ id, role, layer: number, sheetNumber, xNm, yNm, widthNm, heightNm });
+  }
+  return pieces;
 }
 
 function courses({ area, profile }: SheetFace, sheet: SheetLayout["sheet"]): Rectangle[] {

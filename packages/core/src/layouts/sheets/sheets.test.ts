@@ -1,10 +1,10 @@
 import type { Rectangle } from "../../geometry/rectangle";
 import { feet, inches } from "../../units";
-import { layoutSheets, nestPieces } from "./index";
+import { layoutSheets, nestPieces, sheetPieces } from "./index";
 
 const SHEET = { widthNm: feet(4), heightNm: feet(8) };
 const lay = (area: Rectangle, openings: readonly Rectangle[]) =>
-  layoutSheets({ area, openings }, { role: "sheathing", layers: 1, sheet: SHEET, leastOffcutNm: 0 });
+  sheetPieces("sheathing", layoutSheets({ area, openings }, { layers: 1, sheet: SHEET, leastOffcutNm: 0 }));
 const sheetsUsed = (pieces: readonly { sheetNumber: number }[]) =>
   new Set(pieces.map((piece) => piece.sheetNumber)).size;
 

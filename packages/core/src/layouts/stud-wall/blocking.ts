@@ -1,4 +1,4 @@
-import { overlaps, type Rectangle } from "../../geometry/rectangle";
+import { type Rectangle, right, top } from "../../geometry/rectangle";
 import { openingRectangle } from "../../parts";
 import { type Nanometres, spacesIn } from "../../units";
 import type { FramingPiece } from "../piece";
@@ -34,19 +34,30 @@ export function blocking(frame: Frame, pieces: readonly FramingPiece[]): Framing
     ...pieces.filter((piece) => !STANDING.has(piece.role)),
     ...frame.wall.openings.map(openingRectangle),
   ];
-  return rows.flatMap((yNm, row) => {
-    const past = standing.filter((piece) => piece.yNm <= yNm && piece.yNm + piece.heightNm >= yNm + frame.thicknessNm);
-    const onRow = inTheWay.filter((other) => other.yNm < yNm + frame.thicknessNm && other.yNm + other.heightNm > yNm);
-    const blocks: FramingPiece[] = [];
-    for (const [index, right] of past.entries()) {
-      const left = past[index - 1];
-      if (!left) continue;
-      const fromNm = left.xNm + left.widthNm;
-      if (right.xNm - fromNm < frame.thicknessNm) continue;
-      const place = { xNm: fromNm, yNm, widthNm: right.xNm - fromNm, heightNm: frame.thicknessNm };
-      if (onRow.some((other) => overlaps(place, other))) continue;
-      blocks.push(lying(frame, { role: "blocking", id: `blocking-${row + 1}-${index}`, yNm, fromNm, toNm: right.xNm }));
+  return rows.flatMap((yNm, row) => blocksOnRow(frame, { yNm, row }, standing, inTheWay));
+}
+
+function blocksOnRow(
+  frame: Frame,
+  { yNm, row }: { readonly yNm: Nanometres; readonly row: number },
+  standing: readonly FramingPiece[],
+  inTheWay: readonly Rectangle[],
+): FramingPiece[] {
+  const topNm = yNm + frame.thicknessNm;
+  const onRow = inTheWay.filter((other) => other.yNm < topNm && top(other) > yNm);
+  const isFree = (fromNm: Nanometres, toNm: Nanometres) =>
+    !onRow.some((other) => other.xNm < toNm && right(other) > fromNm);
+  const blocks: FramingPiece[] = [];
+  let fromNm: Nanometres | undefined;
+  let index = 0;
+  for (const upright of standing) {
+    if (upright.yNm > yNm || top(upright) < topNm) continue;
+    const toNm = upright.xNm;
+    if (fromNm !== undefined && toNm - fromNm >= frame.thicknessNm && isFree(fromNm, toNm)) {
+      blocks.push(lying(frame, { role: "blocking", id: `blocking-${row + 1}-${index}`, yNm, fromNm, toNm }));
     }
-    return blocks;
-  });
+    fromNm = right(upright);
+    index += 1;
+  }
+  return blocks;
 }

@@ -80,7 +80,9 @@ export function frameOf(wall: StudWall, rules: FramingRules, context: PartContex
 
 function layoutCentres(lengthNm: Nanometres, spacingNm: Nanometres): Nanometres[] {
   const spaces = spacesIn(lengthNm, spacingNm);
-  return Array.from({ length: Math.max(0, spaces - 1) }, (_, index) => (index + 1) * spacingNm);
+  const centres: Nanometres[] = [];
+  for (let space = 1; space < spaces; space += 1) centres.push(space * spacingNm);
+  return centres;
 }
 
 /** Underside of the top plates at a place, and the lowest over a stretch. */

@@ -1,0 +1,95 @@
+import type { Assembly, LaidSheets, SheetBook } from "../../assemblies";
+import { type LaidOutSheets, layoutSheets, type SheetPiece, sheetPieces } from "../../layouts";
+import { openingRectangle, profileOf, type SheetRole, type StudWall, studWallKind } from "../../parts";
+import { type Problem, problem } from "../../problems/problem";
+import { areaOf, type Nanometres, spacesIn } from "../../units";
+
+export const m2 = (piece: { widthNm: Nanometres; heightNm: Nanometres }): number =>
+  areaOf(piece.widthNm, piece.heightNm);
+
+type SheetsWanted = { readonly role: SheetRole; readonly layers: number; readonly rule: "sheathing" | "boards" };
+
+/** Sheathing and boards of a wall; faces with the same boards are laid out once. */
+export function sheetsOf(
+  wall: StudWall,
+  assembly: Assembly,
+  book: SheetBook,
+): { pieces: SheetPiece[]; problems: Problem[] } {
+  const { sheathed, boardsNear, boardsFar } = wall.parameters;
+  const wanted: SheetsWanted[] = [
+    { role: "sheathing", layers: sheathed.value ? 1 : 0, rule: "sheathing" },
+    { role: "board-near", layers: boardsNear.value, rule: "boards" },
+    { role: "board-far", layers: boardsFar.value, rule: "boards" },
+  ];
+  const face = {
+    area: studWallKind.outline(wall),
+    openings: wall.openings.map(openingRectangle),
+    ...(wall.shape.how === "level" ? {} : { profile: profileOf(wall) }),
+  };
+  const pieces: SheetPiece[] = [];
+  const problems: Problem[] = [];
+  const boards = new Map<number, LaidOutSheets>();
+  for (const { role, layers, rule } of wanted) {
+    const sheetRule = assembly.framing?.[rule];
+    if (layers === 0 || !sheetRule) continue;
+    const sizeId = String(wall.choices[sheetRule.size] ?? parameterDefault(assembly, sheetRule.size));
+    const size = book[sizeId];
+    if (!size) {
+      const message = `There is no sheet “${sizeId}” in the library.`;
+      problems.push(problem("unknown-sheet", `choices.${sheetRule.size}`, message));
+      continue;
+    }
+    const lies = sheetRule.direction === "lying";
+    const sheet = lies
+      ? { widthNm: size.heightNm, heightNm: size.widthNm }
+      : { widthNm: size.widthNm, heightNm: size.heightNm };
+    const before = rule === "boards" ? boards.get(layers) : undefined;
+    const laid = before ?? layoutSheets(face, { layers, sheet, leastOffcutNm: sheetRule.leastOffcutNm });
+    if (rule === "boards") boards.set(layers, laid);
+    pieces.push(...sheetPieces(role, laid));
+  }
+  return { pieces, problems };
+}
+
+const parameterDefault = (assembly: Assembly, name: string) =>
+  assembly.parameters.find((each) => each.name === name)?.default ?? "";
+
+/**
+ * Fixings in one piece of sheet: round its edges at the edge spacing, and up each support inside it at the field spacing.
+ * A 4 x 8 ft sheet on studs at 16 in, nailed 6 in and 12 in: 48 + 2 x 7 = 62.
+ */
+export function fixingsInSheet(
+  sheet: { readonly widthNm: Nanometres; readonly heightNm: Nanometres },
+  supportsInside: number,
+  edgeNm: Nanometres,
+  fieldNm: Nanometres,
+): number {
+  const edge = spacesIn(2 * (sheet.widthNm + sheet.heightNm), edgeNm);
+  return edge + supportsInside * Math.max(0, spacesIn(sheet.heightNm, fieldNm) - 1);
+}
+
+/** What formulas can say of the sheets of one role. Supports are centres of what they are fixed to inside their edges. */
+export function laidSheets(pieces: readonly SheetPiece[], supportsNm: readonly Nanometres[]): LaidSheets | undefined {
+  if (pieces.length === 0) return undefined;
+  const sheets = new Set<number>();
+  let coverM2 = 0;
+  for (const piece of pieces) {
+    sheets.add(piece.sheetNumber);
+    coverM2 += m2(piece);
+  }
+  return {
+    bought: sheets.size,
+    coverM2,
+    fixings: (edgeNm, fieldNm) => {
+      let count = 0;
+      for (const piece of pieces) count += fixingsInSheet(piece, supportsIn(piece, supportsNm), edgeNm, fieldNm);
+      return count;
+    },
+  };
+}
+
+function supportsIn({ xNm, widthNm }: SheetPiece, supportsNm: readonly Nanometres[]): number {
+  let count = 0;
+  for (const centreNm of supportsNm) if (centreNm > xNm && centreNm < xNm + widthNm) count += 1;
+  return count;
+}
