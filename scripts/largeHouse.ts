@@ -30,6 +30,8 @@ function openingOf(index: number): Opening {
     width: measured(inches(door ? 38 : 36 + 12 * (index % 4)), ""),
     height: measured(inches(door ? 82.5 : 48), ""),
     sill: measured(door ? 0 : inches(34), ""),
+    measuredAs: "rough",
+    along: "from-left",
     position: measured(inches(60), ""),
   };
 }

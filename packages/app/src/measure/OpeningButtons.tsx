@@ -1,11 +1,20 @@
-import { newOpening, type Opening, type StudWall } from "@wide-porch/core";
+import {
+  measuredOtherwise,
+  newOpening,
+  OPENING_PLACES,
+  type Opening,
+  type Problem,
+  placedOtherwise,
+  type StudWall,
+} from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
+import { Choice } from "../components/Choice";
 import { Faint, Warning } from "../components/Text";
-import { Trash2 } from "../icons";
 import { useJobActions } from "../job/JobContext";
 import { newId } from "../sync/newId";
+import { OpeningRow, OpeningSheet } from "./OpeningSheet";
 
 const KINDS: readonly { kind: Opening["kind"]; label: string }[] = [
   { kind: "door", label: "Door" },
@@ -13,9 +22,24 @@ const KINDS: readonly { kind: Opening["kind"]; label: string }[] = [
   { kind: "plain", label: "Plain" },
 ];
 
-export function OpeningButtons({ wall, onAdded }: { wall: StudWall; onAdded: (id: string) => void }) {
+const PLACE_WORDS: Record<Opening["along"], string> = {
+  "from-left": "From the left end",
+  centred: "In the middle",
+  even: "Evenly spaced",
+};
+
+type Props = {
+  readonly wall: StudWall;
+  readonly onAdded: (id: string) => void;
+  /** Makes the change; says why it could not be made. */
+  readonly onChange: (change: Pick<StudWall, "openings">) => Problem | undefined;
+};
+
+export function OpeningButtons({ wall, onAdded, onChange }: Props) {
   const { context, savePart } = useJobActions();
   const [refusal, setRefusal] = useState<string>();
+  const [openId, setOpenId] = useState<string>();
+  const open = wall.openings.find((each) => each.id === openId);
   const add = (kind: Opening["kind"]) => {
     const id = newId().slice(0, 8);
     const opening = newOpening(wall, kind, id, context);
@@ -32,6 +56,10 @@ export function OpeningButtons({ wall, onAdded }: { wall: StudWall; onAdded: (id
   };
   const remove = (opening: Opening) =>
     savePart({ ...wall, openings: wall.openings.filter((each) => each.id !== opening.id) });
+  const put = (changed: Opening) => {
+    const problem = onChange({ openings: wall.openings.map((each) => (each.id === changed.id ? changed : each)) });
+    setRefusal(problem ? `${problem.message} It stays as it was.` : undefined);
+  };
   return (
     <View className="gap-2">
       <Faint>Add an opening</Faint>
@@ -48,17 +76,38 @@ export function OpeningButtons({ wall, onAdded }: { wall: StudWall; onAdded: (id
         ))}
       </View>
       {refusal ? <Warning role="alert">{refusal}</Warning> : null}
-      <View className="flex-row flex-wrap">
+      <View>
         {wall.openings.map((opening) => (
-          <Button
+          <OpeningRow
             key={opening.id}
-            label={`Take out ${opening.name}`}
-            kind="quiet"
-            icon={Trash2}
-            onPress={() => remove(opening)}
+            opening={opening}
+            where={PLACE_WORDS[opening.along].toLowerCase()}
+            onPress={() => setOpenId(opening.id)}
           />
         ))}
       </View>
+      {open ? (
+        <OpeningSheet
+          opening={open}
+          onMeasuredAs={(measuredAs) => put(measuredOtherwise(open, measuredAs, wall.parameters))}
+          onTakeOut={() => {
+            setOpenId(undefined);
+            remove(open);
+          }}
+          onClose={() => setOpenId(undefined)}
+        >
+          <Choice
+            label="It stands"
+            value={open.along}
+            onChange={(along) => put(placedOtherwise(wall, open, along))}
+            options={OPENING_PLACES.map((value) => ({ value, label: PLACE_WORDS[value] }))}
+          />
+          {open.along === "even" ? (
+            <Faint>Equal gaps between the ends of the wall and all its openings that are evenly spaced.</Faint>
+          ) : null}
+          {refusal ? <Warning role="alert">{refusal}</Warning> : null}
+        </OpeningSheet>
+      ) : null}
     </View>
   );
 }

@@ -74,7 +74,9 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
       <LiveCount count={count} />
       {part.plan ? <WallOnPlanNotes part={part} wall={wall} /> : null}
       <FigureList slots={slots} activePath={active} onOpen={openFigure} title="Wall" />
-      {part.plan ? null : <OpeningButtons wall={part} onAdded={(id) => show(`openings.${id}.position`)} />}
+      {part.plan ? null : (
+        <OpeningButtons wall={part} onChange={change} onAdded={(id) => show(`openings.${id}.position`)} />
+      )}
       <WallChoices framed={wall} onChange={choose} />
       <WallShape wall={wall} onChange={change} />
       <UsesPanel part={part} />

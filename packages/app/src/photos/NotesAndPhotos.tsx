@@ -1,18 +1,15 @@
 import { LONGEST_NOTES, type Part, type Photo } from "@wide-porch/core";
 import { useRef, useState } from "react";
-import { Image, Pressable, ScrollView, View } from "react-native";
+import { Pressable, ScrollView, View } from "react-native";
 import { Button } from "../components/Button";
 import { CommitField } from "../components/CommitField";
 import { Sheet } from "../components/Sheet";
-import { Faint, Title, Warning } from "../components/Text";
-import { deviceStore } from "../device/store";
+import { Title, Warning } from "../components/Text";
 import { Camera, Image as ImageIcon, Trash2 } from "../icons";
 import { useJobActions } from "../job/JobContext";
-import { newId } from "../sync/newId";
-import { outbox } from "../sync/outboxInstance";
-import { photoKey } from "./photoKey";
-import { NoPicture, smallPicture } from "./picture";
-import { usePicture } from "./usePicture";
+import { keepPicture } from "./keepPicture";
+import { Picture } from "./Picture";
+import { NoPicture } from "./picture";
 
 const MOST_PHOTOS = 60;
 
@@ -81,24 +78,6 @@ function PhotoStrip({ part }: { readonly part: Part }) {
   );
 }
 
-type PictureProps = { readonly photo: Photo; readonly className: string; readonly whole?: boolean };
-
-function Picture({ photo, className, whole = false }: PictureProps) {
-  const { jobId } = useJobActions();
-  const { url, missing } = usePicture(jobId, photo.id);
-  if (missing) {
-    return (
-      <View className={`items-center justify-center p-2 ${className}`}>
-        <Faint>Not on this device, and no signal</Faint>
-      </View>
-    );
-  }
-  if (!url) return <View className={className} />;
-  return (
-    <Image source={{ uri: url }} alt={photo.caption} resizeMode={whole ? "contain" : "cover"} className={className} />
-  );
-}
-
 /** By the camera or from a file; made small here, kept on the device, and sent when there is signal. */
 function AddPhotos({ part }: { readonly part: Part }) {
   const { savePart, jobId } = useJobActions();
@@ -108,19 +87,12 @@ function AddPhotos({ part }: { readonly part: Part }) {
   latest.current = part;
   const [refusal, setRefusal] = useState<string>();
 
-  const keep = async (file: File): Promise<Photo> => {
-    const picture = await smallPicture(file);
-    const id = newId();
-    await deviceStore.set(photoKey(id), picture);
-    outbox.add({ kind: "put-photo", commandId: newId(), jobId, target: id, baseRevision: 0, madeAt: Date.now() });
-    return { id, caption: "" };
-  };
   const add = async (chosen: readonly File[]) => {
     setRefusal(undefined);
     const kept: Photo[] = [];
     for (const file of chosen) {
       try {
-        kept.push(await keep(file));
+        kept.push(await keepPicture(jobId, file));
       } catch (error) {
         const why = error instanceof NoPicture ? error.message : "This device has no room for another photo.";
         setRefusal(`${file.name}: ${why}`);

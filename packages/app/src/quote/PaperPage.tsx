@@ -3,6 +3,7 @@ import { format } from "date-fns/format";
 import { parseISO } from "date-fns/parseISO";
 import { View } from "react-native";
 import { Body, Faint, Figure, Strong, Title } from "../components/Text";
+import { Picture } from "../photos/Picture";
 
 const longDate = (date: string): string => format(parseISO(date), "d MMMM yyyy");
 
@@ -31,6 +32,12 @@ export function PaperPage({ quote }: { quote: QuoteDocument }) {
         <Faint>{`${longDate(quote.date)}. Valid until ${longDate(quote.validUntil)}.`}</Faint>
       </View>
       {quote.intro ? <Body>{quote.intro}</Body> : null}
+      {quote.pictures.map((picture) => (
+        <View key={picture.id} className="gap-1">
+          <Picture photo={picture} className="h-64 w-full" whole />
+          {picture.caption ? <Faint>{picture.caption}</Faint> : null}
+        </View>
+      ))}
       {quote.sections.map((section, index) => (
         // Two parts may share a name; their order does not change within a draft.
         // biome-ignore lint/suspicious/noArrayIndexKey: sections have no id of their own

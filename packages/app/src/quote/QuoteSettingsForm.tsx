@@ -1,4 +1,4 @@
-import type { QuoteSettings } from "@wide-porch/core";
+import type { JobQuote } from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
@@ -8,6 +8,7 @@ import { Body, Faint, Title } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
+import { Picture } from "../photos/Picture";
 
 const daysProblem = (text: string): string | undefined =>
   /^\d{1,3}$/.test(text) && Number(text) >= 1 && Number(text) <= 365 ? undefined : "A number of days from 1 to 365.";
@@ -17,7 +18,7 @@ export function QuoteSettingsForm() {
   const { record, changeJob } = useJob();
   const { quote } = record.job;
   const [exclusion, setExclusion] = useState("");
-  const change = (change: Partial<QuoteSettings>) => changeJob({ quote: { ...quote, ...change } });
+  const change = (change: Partial<JobQuote>) => changeJob({ quote: { ...quote, ...change } });
   const addExclusion = () => {
     const text = exclusion.trim().slice(0, 400);
     if (text === "") return;
@@ -50,6 +51,7 @@ export function QuoteSettingsForm() {
         onCommit={(intro) => change({ intro: intro.slice(0, 4000) })}
         multiline
       />
+      <Pictures pictures={quote.pictures} onChange={(pictures) => change({ pictures })} />
       <View className="gap-1">
         <Faint>Not included</Faint>
         {quote.exclusions.map((text, index) => (
@@ -77,6 +79,41 @@ export function QuoteSettingsForm() {
         onCommit={(terms) => change({ terms: terms.slice(0, 4000) })}
         multiline
       />
+    </View>
+  );
+}
+
+type PicturesProps = {
+  readonly pictures: JobQuote["pictures"];
+  readonly onChange: (pictures: JobQuote["pictures"]) => void;
+};
+
+/** The pictures on the paper: what they show, in words. They come from the 3D view of the count. */
+function Pictures({ pictures, onChange }: PicturesProps) {
+  if (pictures.length === 0)
+    return <Faint>A picture of the framing is put on the paper from the count’s 3D view.</Faint>;
+  return (
+    <View className="gap-2">
+      <Faint>Pictures</Faint>
+      {pictures.map((picture, index) => (
+        <View key={picture.id} className="flex-row items-end gap-2 border-b border-rule pb-2">
+          <Picture photo={picture} className="h-16 w-16" whole />
+          <View className="min-w-0 flex-1">
+            <CommitField
+              label={`Under picture ${index + 1}`}
+              value={picture.caption}
+              onCommit={(text) =>
+                onChange(pictures.map((each) => (each === picture ? { ...each, caption: text.slice(0, 200) } : each)))
+              }
+            />
+          </View>
+          <IconButton
+            name={`Take out picture ${index + 1}`}
+            icon={Trash2}
+            onPress={() => onChange(pictures.filter((each) => each !== picture))}
+          />
+        </View>
+      ))}
     </View>
   );
 }

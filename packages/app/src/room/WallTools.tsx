@@ -1,12 +1,14 @@
 import {
   type Feature,
   hostsOf,
+  measuredOtherwise,
   newFeature,
   newRoomOpening,
   type Room,
   type RoomOpening,
   runName,
   type SharedOpening,
+  unitAllowances,
   withoutFeature,
   withoutRun,
 } from "@wide-porch/core";
@@ -17,6 +19,7 @@ import { Choice } from "../components/Choice";
 import { Faint, Title, Warning } from "../components/Text";
 import { Trash2 } from "../icons";
 import { useJobActions } from "../job/JobContext";
+import { OpeningRow, OpeningSheet } from "../measure/OpeningSheet";
 import { newId } from "../sync/newId";
 import { NewWallFromRoom } from "./NewWallFromRoom";
 
@@ -108,7 +111,7 @@ export function WallTools({ room, shared, hostId, onHost, onChange, onAdded }: P
       ) : null}
       {refusal ? <Warning role="alert">{refusal}</Warning> : null}
       <NewWallFromRoom room={room} hostId={host.id} hostName={host.name} />
-      <TakeOut room={room} hostId={host.id} onChange={onChange} />
+      <WhatIsIn room={room} hostId={host.id} onChange={onChange} />
       {shared.map((opening) => (
         <Faint
           key={opening.id}
@@ -118,17 +121,34 @@ export function WallTools({ room, shared, hostId, onHost, onChange, onAdded }: P
   );
 }
 
-/** What can be taken out of a wall, and the wall itself. */
-function TakeOut({ room, hostId, onChange }: Pick<Props, "room" | "hostId" | "onChange">) {
+/** What is in a wall, to be changed or taken out, and the wall itself. */
+function WhatIsIn({ room, hostId, onChange }: Pick<Props, "room" | "hostId" | "onChange">) {
+  const { context } = useJobActions();
   const openings = room.openings.filter((opening) => opening.hostId === hostId);
   const features = room.features.filter((feature) => feature.runId === hostId || feature.id === hostId);
   const isRun = room.runs.some((run) => run.id === hostId);
-  const takeOut = (id: string) => onChange({ ...room, openings: room.openings.filter((each) => each.id !== id) });
+  const [openId, setOpenId] = useState<string>();
+  const open = openings.find((each) => each.id === openId);
+  const put = (id: string, changed: RoomOpening | undefined) =>
+    onChange({ ...room, openings: room.openings.flatMap((each) => (each.id === id ? (changed ?? []) : each)) });
   return (
-    <View className="flex-row flex-wrap">
-      {openings.map(({ id, name }) => (
-        <Button key={id} label={`Take out ${name}`} kind="quiet" icon={Trash2} onPress={() => takeOut(id)} />
+    <View>
+      {openings.map((opening) => (
+        <OpeningRow key={opening.id} opening={opening} onPress={() => setOpenId(opening.id)} />
       ))}
+      {open ? (
+        <OpeningSheet
+          opening={open}
+          onMeasuredAs={(measuredAs) =>
+            put(open.id, measuredOtherwise(open, measuredAs, unitAllowances(context.system)))
+          }
+          onTakeOut={() => {
+            setOpenId(undefined);
+            put(open.id, undefined);
+          }}
+          onClose={() => setOpenId(undefined)}
+        />
+      ) : null}
       {features.map(({ id, name }) => (
         <Button
           key={id}

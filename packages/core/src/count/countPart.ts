@@ -9,6 +9,7 @@ import {
   type PartContext,
   type StudWall,
   type Surroundings,
+  settleOpenings,
   type WallTotals,
 } from "../parts";
 import { type Problem, problem } from "../problems/problem";
@@ -35,7 +36,8 @@ export function countPart(
 ): PartCount {
   const context = partContext(system, library);
   const frame = isFramed(entered) ? findAssembly(entered.assembly, system, library) : undefined;
-  const part = isFramed(entered) && frame ? settleFraming(entered, frame, library.standard) : entered;
+  const framed = isFramed(entered) && frame ? settleFraming(entered, frame, library.standard) : entered;
+  const part = framed.kind === "stud-wall" ? settleOpenings(framed) : framed;
   const kind = kindOf(part);
   const problems = kind.problems(part, context);
   const openPoints = kind.openPoints(part, context);

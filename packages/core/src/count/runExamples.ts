@@ -104,7 +104,9 @@ function withOpenings(wall: StudWall, { openings }: AssemblyExample, context: Pa
     }
     const { position, width, height, sill } = figures;
     if (!position || !width || !height || !sill) return `Opening ${index + 1} is not whole.`;
-    read.push({ id, kind: given.kind, name: `Opening ${index + 1}`, position, width, height, sill });
+    const { kind } = given;
+    const name = `Opening ${index + 1}`;
+    read.push({ id, kind, name, measuredAs: "rough", along: "from-left", position, width, height, sill });
   }
   return { ...wall, openings: read };
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { assemblySchema, houseStandardSchema } from "../assemblies";
 import { jobMigrations, jobSchema } from "../job";
+import { recordOf } from "../migrations/fields";
 import { migrate } from "../migrations/migrate";
 import { PART_KINDS, PHOTO_TYPES, partSchema } from "../parts";
 import { type Problem, problem } from "../problems/problem";
@@ -38,18 +39,15 @@ export type JobFileResult =
 /** The published JSON Schema, draft 2020-12, of the file as it is read. */
 export const jobFileJsonSchema = (): Record<string, unknown> => ({ ...z.toJSONSchema(jobFileSchema, { io: "input" }) });
 
-const record = (value: unknown): Record<string, unknown> =>
-  typeof value === "object" && value !== null && !Array.isArray(value) ? { ...value } : {};
-
 /** Brings the records of an older file up to date before it is checked. */
 function migrateFile(data: unknown): { data: unknown; problems: Problem[] } {
-  const file = record(data);
+  const file = recordOf(data);
   const job = migrate(file.job, jobMigrations);
   if (!job.ok) return { data, problems: [{ ...job.problem, path: "job.schemaVersion" }] };
   if (!Array.isArray(file.parts)) return { data: { ...file, job: job.value }, problems: [] };
   const problems: Problem[] = [];
   const parts = file.parts.map((part: unknown, index) => {
-    const kind = String(record(part).kind);
+    const kind = String(recordOf(part).kind);
     const migrations = Object.values(PART_KINDS).find((each) => each.kind === kind)?.migrations ?? [];
     const lifted = migrate(part, migrations);
     if (lifted.ok) return lifted.value;

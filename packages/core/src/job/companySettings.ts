@@ -14,10 +14,10 @@ export const companySettingsSchema = z.object({
 export type CompanySettings = z.infer<typeof companySettingsSchema>;
 
 export const startJob = (start: NewJob, company: CompanySettings): Job => ({
-  schemaVersion: 2,
+  schemaVersion: 3,
   ...start,
   pricing: company.pricing,
-  quote: company.quote,
+  quote: { ...company.quote, pictures: [] },
   cutting: usualCutting,
   standard: null,
 });

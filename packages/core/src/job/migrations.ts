@@ -1,7 +1,10 @@
+import { recordOf } from "../migrations/fields";
 import type { Migration } from "../migrations/migrate";
 import { usualCutting } from "../order";
 
 export const jobMigrations: readonly Migration[] = [
   // How timber is cut, and the house standard it is counted by.
   { to: 2, up: (job) => ({ ...job, cutting: usualCutting, standard: null }) },
+  // Pictures on the quote.
+  { to: 3, up: (job) => ({ ...job, quote: { ...recordOf(job.quote), pictures: [] } }) },
 ];

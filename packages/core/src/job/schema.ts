@@ -2,20 +2,20 @@ import { z } from "zod";
 import { cuttingSettingsSchema } from "../order";
 import { assemblyRefSchema } from "../parts";
 import { pricingSchema } from "../price";
-import { quoteSettingsSchema } from "../quote";
+import { jobQuoteSchema } from "../quote";
 
 export const CURRENCIES = ["USD", "GBP", "EUR", "CAD", "AUD", "NZD"] as const;
 
 /** One customer's work at one site. Its parts are records of their own. */
 export const jobSchema = z.object({
-  schemaVersion: z.literal(2),
+  schemaVersion: z.literal(3),
   title: z.string().trim().min(1, "Give the job a name.").max(160),
   customerName: z.string().trim().min(1, "Say who the customer is.").max(160),
   site: z.string().trim().max(400),
   system: z.enum(["imperial", "metric"]),
   currency: z.enum(CURRENCIES),
   pricing: pricingSchema,
-  quote: quoteSettingsSchema,
+  quote: jobQuoteSchema,
   cutting: cuttingSettingsSchema,
   /** The house standard it is counted by, in the version it was counted with. */
   standard: assemblyRefSchema.nullable(),

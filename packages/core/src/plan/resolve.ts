@@ -82,9 +82,9 @@ const OPENING_KINDS: Record<RoomOpening["kind"], Opening["kind"]> = {
 
 function wallOpening({ opening, fromNm, toNm }: PlanOpening, standing: StandingWall): Opening {
   const positionNm = standing.leftIsFrom ? fromNm - standing.fromNm : standing.toNm - toNm;
-  const { id, name, width, height, sill } = opening;
+  const { id, name, measuredAs, width, height, sill } = opening;
   const position = { valueNm: positionNm, typed: "", assumed: opening.position.assumed };
-  return { id, kind: OPENING_KINDS[opening.kind], name, width, height, sill, position };
+  return { id, kind: OPENING_KINDS[opening.kind], name, measuredAs, width, height, sill, along: "from-left", position };
 }
 
 /** The openings that lie in the stretch, each once: where two rooms typed one in the same place, the first stands. */

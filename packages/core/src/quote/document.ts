@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { quotePicturesSchema } from "./settings";
 
 /**
  * The quote as the customer reads it. Nothing internal has a place in it: no cost, markup, margin or hours.
@@ -15,6 +16,8 @@ export const quoteDocumentSchema = z.object({
   title: z.string(),
   currency: z.string().length(3),
   intro: z.string(),
+  /** By the ids of the job's photos. Quotes issued before there were any have none. */
+  pictures: quotePicturesSchema.default([]),
   sections: z.array(z.object({ heading: z.string(), paragraphs: z.array(z.string()), price: z.string().nullable() })),
   priceBeforeTax: z.string(),
   tax: z.object({ name: z.string(), percent: z.string(), amount: z.string() }),

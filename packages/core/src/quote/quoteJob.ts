@@ -3,7 +3,7 @@ import type { Part } from "../parts";
 import type { BuildUp } from "../price";
 import type { MeasuringSystem } from "../units";
 import type { QuoteDocument } from "./document";
-import type { QuoteSettings } from "./settings";
+import type { JobQuote } from "./settings";
 
 export type QuoteInput = {
   readonly number: string;
@@ -17,7 +17,7 @@ export type QuoteInput = {
     readonly system: MeasuringSystem;
     readonly currency: string;
   };
-  readonly settings: QuoteSettings;
+  readonly settings: JobQuote;
   readonly parts: readonly Part[];
   readonly counts: readonly PartCount[];
   readonly buildUp: BuildUp;
@@ -43,6 +43,7 @@ export function quoteJob(input: QuoteInput): QuoteDocument {
     title: job.title,
     currency: job.currency,
     intro: settings.intro,
+    pictures: [...settings.pictures],
     sections: sectionsOf(input),
     priceBeforeTax: buildUp.priceBeforeTax,
     tax: { name: buildUp.taxName, percent: buildUp.taxPercent, amount: buildUp.tax },

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { photoSchema } from "../parts";
 
 /** What the builder chooses about a quote; the rest follows from the job. */
 export const quoteSettingsSchema = z.object({
@@ -10,3 +11,10 @@ export const quoteSettingsSchema = z.object({
   terms: z.string().max(4000),
 });
 export type QuoteSettings = z.infer<typeof quoteSettingsSchema>;
+
+export const MOST_QUOTE_PICTURES = 6;
+export const quotePicturesSchema = z.array(photoSchema).max(MOST_QUOTE_PICTURES);
+
+/** A job's own: with the pictures on the paper, which are kept as the job's photos are. */
+export const jobQuoteSchema = quoteSettingsSchema.extend({ pictures: quotePicturesSchema.default([]) });
+export type JobQuote = z.infer<typeof jobQuoteSchema>;

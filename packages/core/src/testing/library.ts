@@ -75,6 +75,8 @@ export function openingOf(
     id,
     kind,
     name: id,
+    measuredAs: "rough",
+    along: "from-left",
     position: measured(at.positionNm, ""),
     width: measured(at.widthNm, ""),
     height: measured(at.heightNm, ""),

@@ -68,7 +68,7 @@ describe("a database from before assemblies", () => {
     };
     const lifted = partSchema.parse(await read("part"));
     expect(lifted).toMatchObject({
-      schemaVersion: 3,
+      schemaVersion: 4,
       assembly: { id: "outside-wall", version: 1 },
       shape: { how: "level" },
       repeats: 1,
@@ -76,8 +76,9 @@ describe("a database from before assemblies", () => {
       parameters: { sheathed: { value: true, assumed: false }, cornerStyle: { value: "three-stud", assumed: true } },
     });
     expect(jobSchema.parse(await read("job"))).toMatchObject({
-      schemaVersion: 2,
+      schemaVersion: 3,
       standard: null,
+      quote: { pictures: [] },
       cutting: { yard: [] },
     });
     const [{ count }] = await runner.query("SELECT COUNT(*) AS count FROM assembly WHERE companyId = ?", [companyId]);

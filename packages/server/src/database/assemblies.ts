@@ -1,6 +1,7 @@
-import { assemblySchema, jobMigrations, jobSchema, kindOf, migrate, type Part, partSchema } from "@wide-porch/core";
+import { assemblySchema } from "@wide-porch/core";
 import { starterAssemblies, starterPriceList, starterStandards } from "@wide-porch/library";
 import type { MigrationInterface, QueryRunner } from "typeorm";
+import { liftJobs, liftParts } from "./lift";
 
 const versionsTable = (name: string): string =>
   `CREATE TABLE ${name} (
@@ -8,8 +9,6 @@ const versionsTable = (name: string): string =>
     data JSON NOT NULL, retired BOOLEAN NOT NULL DEFAULT FALSE, createdAt DATETIME(3) NOT NULL, createdBy CHAR(36) NULL,
     PRIMARY KEY (companyId, system, id, version), FOREIGN KEY (companyId) REFERENCES company (id) ON DELETE CASCADE)
     DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`;
-
-const parsed = (data: unknown): unknown => (typeof data === "string" ? JSON.parse(data) : data);
 
 /** Assemblies and house standards in versions; walls framed by them; what there was is brought up to date. */
 export class Assemblies1764200000000 implements MigrationInterface {
@@ -21,13 +20,7 @@ export class Assemblies1764200000000 implements MigrationInterface {
     for (const { id } of companies) await addStarters(runner, id);
     await liftParts(runner, "part");
     await liftParts(runner, "part_version");
-    const jobs: { id: string; data: unknown }[] = await runner.query("SELECT id, data FROM job");
-    for (const job of jobs) {
-      const lifted = migrate(parsed(job.data), jobMigrations);
-      if (!lifted.ok) throw new Error(`job ${job.id}: ${lifted.problem.message}`);
-      const data = JSON.stringify(jobSchema.parse(lifted.value));
-      await runner.query("UPDATE job SET data = ? WHERE id = ?", [data, job.id]);
-    }
+    await liftJobs(runner);
   }
 
   async down(runner: QueryRunner): Promise<void> {
@@ -49,18 +42,5 @@ async function addStarters(runner: QueryRunner, companyId: string): Promise<void
       item.code,
       JSON.stringify(item),
     ]);
-  }
-}
-
-/** Parts, and their earlier versions: a version that cannot be lifted stays as it is and is only ever shown. */
-async function liftParts(runner: QueryRunner, table: "part" | "part_version"): Promise<void> {
-  const rows: { id: string | number; data: unknown }[] = await runner.query(`SELECT id, data FROM ${table}`);
-  for (const row of rows) {
-    const stored = parsed(row.data);
-    // Read by its kind alone; the schema checks the rest.
-    const lifted = migrate(stored, kindOf(stored as Part).migrations);
-    if (!lifted.ok) throw new Error(`${table} ${row.id}: ${lifted.problem.message}`);
-    const data = JSON.stringify(partSchema.parse(lifted.value));
-    await runner.query(`UPDATE ${table} SET data = ? WHERE id = ?`, [data, row.id]);
   }
 }

@@ -10,6 +10,7 @@ import { quoteEntity } from "../quotes/entity";
 import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Assemblies1764200000000 } from "./assemblies";
 import { Initial1764000000000 } from "./initial";
+import { OpeningsAndPictures1764300000000 } from "./openingsAndPictures";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
 
 export function createDataSource({ database }: Pick<Config, "database">): DataSource {
@@ -23,7 +24,12 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
     charset: "utf8mb4",
     timezone: "Z",
     synchronize: false,
-    migrations: [Initial1764000000000, SiteMeasuring1764100000000, Assemblies1764200000000],
+    migrations: [
+      Initial1764000000000,
+      SiteMeasuring1764100000000,
+      Assemblies1764200000000,
+      OpeningsAndPictures1764300000000,
+    ],
     entities: [
       companyEntity,
       userEntity,

@@ -4,6 +4,7 @@ import {
   type JobFile,
   jobFileSchema,
   kindOf,
+  type Photo,
   type Problem,
   partContext,
   readJobFile,
@@ -82,13 +83,19 @@ export async function importJob(
     id: photoIds.get(photo.id) ?? photo.id,
     picture: readPicture(Buffer.from(photo.base64, "base64")),
   }));
+  const renamed = (photos: readonly Photo[]) =>
+    photos.map((photo) => ({ ...photo, id: photoIds.get(photo.id) ?? photo.id }));
   const parts = renameParts(result.file.parts, () => randomUUID()).map((part) => ({
     ...part,
-    photos: part.photos.map((photo) => ({ ...photo, id: photoIds.get(photo.id) ?? photo.id })),
+    photos: renamed(part.photos),
   }));
+  const withPictures = <T extends { readonly pictures: readonly Photo[] }>(quote: T) => ({
+    ...quote,
+    pictures: renamed(quote.pictures),
+  });
   return inTransaction(dataSource, async (manager) => {
     const brought = await bringAlong(manager, companyId, userId, result.file);
-    const row = await insertJob(manager, companyId, brought.job);
+    const row = await insertJob(manager, companyId, { ...brought.job, quote: withPictures(brought.job.quote) });
     const author = { userId, at: new Date() };
     for (const part of parts) await insertPart(manager, row, brought.part(part), author);
     for (const { id, picture } of pictures) {
@@ -104,7 +111,7 @@ export async function importJob(
         issuedAt: new Date(issuedAt),
         issuedBy: null,
         total: document.total,
-        document,
+        document: withPictures(document),
         snapshot: null,
       });
     }

@@ -1,4 +1,4 @@
-import { formatMoney, type QuoteDocument } from "@wide-porch/core";
+import { formatMoney, type PHOTO_TYPES, type QuoteDocument } from "@wide-porch/core";
 import type { Response } from "express";
 import PDFDocument from "pdfkit";
 
@@ -16,7 +16,20 @@ const PINE = "#1f4d3a";
 const MARGIN_PT = 56;
 const BODY_PT = 10.5;
 
+const PICTURE_HEIGHT_PT = 260;
+
 type Pdf = InstanceType<typeof PDFDocument>;
+
+/** The pictures that a quote names, by their ids. */
+export type QuotePictures = ReadonlyMap<
+  string,
+  {
+    readonly contentType: (typeof PHOTO_TYPES)[number];
+    readonly widthPx: number;
+    readonly heightPx: number;
+    readonly bytes: Buffer;
+  }
+>;
 
 const longDate = (date: string): string =>
   new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric", timeZone: "UTC" }).format(
@@ -77,6 +90,21 @@ function letterhead(pdf: Pdf, quote: QuoteDocument): void {
   rule(pdf);
 }
 
+/** Each as wide as the text or as high as there is room for, with what it shows under it. PDF knows no WebP. */
+function pictures(pdf: Pdf, quote: QuoteDocument, known: QuotePictures): void {
+  for (const { id, caption } of quote.pictures) {
+    const picture = known.get(id);
+    if (!picture || picture.contentType === "image/webp") continue;
+    const scale = Math.min(widthOf(pdf) / picture.widthPx, PICTURE_HEIGHT_PT / picture.heightPx);
+    const [width, height] = [picture.widthPx * scale, picture.heightPx * scale];
+    keepTogether(pdf, height + 40);
+    const top = pdf.y + 6;
+    pdf.image(picture.bytes, MARGIN_PT, top, { width, height });
+    pdf.y = top + height + 6;
+    if (caption !== "") pdf.font("text").fontSize(9).fillColor(FAINT_INK).text(caption, MARGIN_PT).moveDown(0.6);
+  }
+}
+
 function sections(pdf: Pdf, quote: QuoteDocument): void {
   for (const section of quote.sections) {
     heading(pdf, section.heading);
@@ -118,13 +146,14 @@ function pageNumbers(pdf: Pdf, quote: QuoteDocument): void {
 }
 
 /** Draws the quote document, and nothing that is not in it. A4 for metric money, Letter for dollars of the US and Canada. */
-export function quotePdf(quote: QuoteDocument): Pdf {
+export function quotePdf(quote: QuoteDocument, known: QuotePictures = new Map()): Pdf {
   const size = quote.currency === "USD" || quote.currency === "CAD" ? "LETTER" : "A4";
   const info = { Title: `${quote.title}, ${quote.number}`, Author: quote.company.name };
   const pdf = new PDFDocument({ size, margin: MARGIN_PT, bufferPages: true, lang: "en", info });
   for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, file);
   letterhead(pdf, quote);
   paragraph(pdf, quote.intro);
+  pictures(pdf, quote, known);
   sections(pdf, quote);
   totals(pdf, quote);
   list(pdf, "Please note", quote.notes);
@@ -143,8 +172,8 @@ export const pdfFileName = (quote: QuoteDocument): string => {
   return `${plain.trim().replace(/\s+/g, "-").slice(0, 80) || "quote"}.pdf`;
 };
 
-export function sendQuotePdf(response: Response, quote: QuoteDocument): Promise<void> {
-  const pdf = quotePdf(quote);
+export function sendQuotePdf(response: Response, quote: QuoteDocument, known: QuotePictures): Promise<void> {
+  const pdf = quotePdf(quote, known);
   response.status(200).type("application/pdf");
   response.setHeader("Content-Disposition", `attachment; filename="${pdfFileName(quote)}"`);
   return new Promise((resolve, reject) => {

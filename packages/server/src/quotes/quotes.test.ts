@@ -34,6 +34,69 @@ const lanternHouse = async (): Promise<string> => {
   return body.items.find((each: { job: { title: string } }) => each.job.title.startsWith("Lantern House")).id;
 };
 
+/** What any other reader finds in a PDF; Poppler stands for them. */
+function readPdf(bytes: Buffer): { readonly text: string; readonly images: number } {
+  const file = join(mkdtempSync(join(tmpdir(), "wide-porch-")), "quote.pdf");
+  writeFileSync(file, bytes);
+  const read = (tool: string, ...args: string[]) => execFileSync(tool, args, { encoding: "utf8" });
+  // Two heading lines, then one for each image.
+  const images = read("pdfimages", "-list", file).trim().split("\n").slice(2);
+  return {
+    text: read("pdftotext", "-layout", file, "-"),
+    images: images.filter((line) => !line.includes("smask")).length,
+  };
+}
+
+/** A picture that ships with the app. */
+const png = readFileSync(resolve(__dirname, "../../../app/public/icons/icon-192.png"));
+
+describe("a picture on the quote", () => {
+  const caption = "The framing, Ground";
+  async function jobWithPicture(): Promise<{ jobId: string; photoId: string }> {
+    const { jobId } = await jobWithWall();
+    const photoId = randomUUID();
+    await ros.put(`/api/v1/jobs/${jobId}/photos/${photoId}`).set("content-type", "image/png").send(png).expect(200);
+    const { job, revision } = (await ros.get(`/api/v1/jobs/${jobId}`).expect(200)).body.job;
+    const changes = { quote: { ...job.quote, pictures: [{ id: photoId, caption }] } };
+    const command = { commandId: randomUUID(), baseRevision: revision, changes };
+    await ros.patch(`/api/v1/jobs/${jobId}`).send(command).expect(200);
+    return { jobId, photoId };
+  }
+
+  it("is on the draft's PDF with its caption, and on that of the quote once it is taken off the job", async () => {
+    const { jobId, photoId } = await jobWithPicture();
+    const draft = (await ros.get(`/api/v1/jobs/${jobId}/quote-draft`).expect(200)).body;
+    expect(draft.pictures).toEqual([{ id: photoId, caption }]);
+    const issued = (await issue(jobId).expect(201)).body;
+    const { job, revision } = (await ros.get(`/api/v1/jobs/${jobId}`).expect(200)).body.job;
+    const without = {
+      commandId: randomUUID(),
+      baseRevision: revision,
+      changes: { quote: { ...job.quote, pictures: [] } },
+    };
+    await ros.patch(`/api/v1/jobs/${jobId}`).send(without).expect(200);
+    const { body: pdf } = await ros.get(`/api/v1/jobs/${jobId}/quotes/${issued.id}/pdf`).buffer(true).expect(200);
+    const { text, images } = readPdf(pdf);
+    expect(text).toContain(caption);
+    expect(images).toBe(1);
+    const { body: plain } = await ros.get(`/api/v1/jobs/${jobId}/quote-draft.pdf`).buffer(true).expect(200);
+    expect(readPdf(plain).images).toBe(0);
+  });
+
+  it("goes with the job's file under an id of its own, on the job and on its issued quotes", async () => {
+    const { jobId, photoId } = await jobWithPicture();
+    await issue(jobId).expect(201);
+    const file = (await ros.get(`/api/v1/jobs/${jobId}/file`).expect(200)).body;
+    const copy = (await ros.post("/api/v1/job-files").send(file).expect(201)).body.id;
+    const [picture] = (await ros.get(`/api/v1/jobs/${copy}`).expect(200)).body.job.job.quote.pictures;
+    expect(picture.caption).toBe(caption);
+    expect(picture.id).not.toBe(photoId);
+    await ros.get(`/api/v1/jobs/${copy}/photos/${picture.id}`).expect(200);
+    const quotes = (await ros.get(`/api/v1/jobs/${copy}/quotes`).expect(200)).body.items;
+    expect(quotes[0].document.pictures).toEqual([picture]);
+  });
+});
+
 describe("an issued quote", () => {
   it("stays as it was when the job changes; the draft follows", async () => {
     const { jobId, wall } = await jobWithWall();
@@ -89,10 +152,7 @@ describe("the PDF", () => {
         response.on("end", () => done(null, Buffer.concat(chunks)));
       });
     expect(answer.type).toBe("application/pdf");
-    const file = join(mkdtempSync(join(tmpdir(), "wide-porch-")), "quote.pdf");
-    writeFileSync(file, answer.body);
-    // Poppler reads the file as any other reader would.
-    const text = execFileSync("pdftotext", ["-layout", file, "-"], { encoding: "utf8" });
+    const { text } = readPdf(answer.body);
     expect(text).toContain("Lantern House: boot room and wrap-around porch");
     expect(text).toContain("8 ft 1 1/8 in high");
     const amounts = (label: string) =>

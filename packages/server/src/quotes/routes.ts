@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { draftQuote, type QuoteDocument, quoteDocumentSchema, reckonJob } from "@wide-porch/core";
-import type { DataSource, EntityManager } from "typeorm";
+import { type DataSource, type EntityManager, In } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
 import { companyEntity } from "../companies/entity";
@@ -9,7 +9,8 @@ import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
 import { once } from "../jobs/commands";
 import { jobOf, lockJob, partsOf, touchJob } from "../jobs/store";
-import { sendQuotePdf } from "../pdf/quotePdf";
+import { type QuotePictures, sendQuotePdf } from "../pdf/quotePdf";
+import { photoEntity } from "../photos/entity";
 import { priceListOf } from "../priceList/store";
 import { type QuoteRow, type QuoteSnapshot, quoteEntity } from "./entity";
 
@@ -34,6 +35,14 @@ const quoteAnswer = (row: QuoteRow): z.infer<typeof quoteAnswerSchema> => ({
 });
 
 const today = (): string => new Date().toISOString().slice(0, 10);
+
+/** The pictures that a quote names, as far as they have been sent. */
+async function picturesOf(source: DataSource, companyId: string, quote: QuoteDocument): Promise<QuotePictures> {
+  const ids = quote.pictures.map((picture) => picture.id);
+  if (ids.length === 0) return new Map();
+  const photos = await source.getRepository(photoEntity).findBy({ companyId, id: In(ids) });
+  return new Map(photos.map((photo) => [photo.id, photo]));
+}
 
 type Made = { document: QuoteDocument; snapshot: QuoteSnapshot };
 
@@ -145,7 +154,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     contentType: "application/pdf",
     handle: async ({ user, param, response }) => {
       const { document } = await makeQuote(dataSource, user.companyId, param("jobId"), "Draft");
-      await sendQuotePdf(response, document);
+      await sendQuotePdf(response, document, await picturesOf(dataSource, user.companyId, document));
     },
   }),
   endpoint({
@@ -159,7 +168,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
       const where = { companyId: user.companyId, jobId: param("jobId"), id: param("quoteId") };
       const row = await dataSource.getRepository(quoteEntity).findOneBy(where);
       if (!row) throw notFound("quote");
-      await sendQuotePdf(response, row.document);
+      await sendQuotePdf(response, row.document, await picturesOf(dataSource, user.companyId, row.document));
     },
   }),
 ];

@@ -5,11 +5,14 @@ import { type Group, PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRender
 import { OrbitControls } from "three/addons/controls/OrbitControls.js";
 import { Body } from "../../components/Text";
 import { dispose, extentOf, litScene, meshesOf } from "./scene";
+import { snapshot } from "./snapshot";
 
 type Props = {
   readonly solids: readonly Solid[];
   readonly lit: ReadonlySet<string>;
   readonly onPiece: (id: string) => void;
+  /** Is given what takes a picture of the model as it is seen, while it is there. */
+  readonly onCamera: (take: (() => Promise<Blob>) | undefined) => void;
 };
 
 const HEIGHT_PX = 440;
@@ -19,7 +22,11 @@ const VIEW_FROM = new Vector3(0.7, 0.6, 0.9).normalize();
 /** A press that moved further than this was a turn. */
 const STILL_PX = 6;
 
-type Stage = { readonly show: (group: Group) => void; readonly stop: () => void };
+type Stage = {
+  readonly show: (group: Group) => void;
+  readonly picture: () => Promise<Blob>;
+  readonly stop: () => void;
+};
 
 /** The scene on a canvas: drawn when something moves, not all the time. */
 function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
@@ -80,6 +87,10 @@ function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
       }
       fit();
     },
+    picture: () => {
+      draw();
+      return snapshot(renderer.domElement);
+    },
     stop: () => {
       watcher.disconnect();
       controls.dispose();
@@ -91,7 +102,7 @@ function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
 }
 
 /** The model itself. Where the device draws no 3D, it says so: everything in it is in the lists too. */
-export default function ModelCanvas({ solids, lit, onPiece }: Props) {
+export default function ModelCanvas({ solids, lit, onPiece, onCamera }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const stage = useRef<Stage | undefined>(undefined);
   const [failure, setFailure] = useState<string>();
@@ -100,15 +111,18 @@ export default function ModelCanvas({ solids, lit, onPiece }: Props) {
   useEffect(() => {
     if (!host.current) return;
     try {
-      stage.current = stageOn(host.current, (id) => press.current(id));
+      const made = stageOn(host.current, (id) => press.current(id));
+      stage.current = made;
+      onCamera(made.picture);
     } catch (error) {
       setFailure(error instanceof Error ? error.message : String(error));
     }
     return () => {
+      onCamera(undefined);
       stage.current?.stop();
       stage.current = undefined;
     };
-  }, []);
+  }, [onCamera]);
   useEffect(() => stage.current?.show(meshesOf(solids, lit)), [solids, lit]);
   if (failure) return <Body role="alert">{`This device draws no 3D (${failure}). All of it is in the lists.`}</Body>;
   return (

@@ -6,6 +6,7 @@ import { Choice } from "../../components/Choice";
 import { Body, Faint } from "../../components/Text";
 import { Waiting } from "../../components/Waiting";
 import { useJob } from "../../job/JobContext";
+import { type Camera, ForTheQuote } from "./ForTheQuote";
 
 /** three.js is large: it comes when somebody looks. */
 const ModelCanvas = lazy(() => import("./ModelCanvas"));
@@ -53,12 +54,16 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
     },
     [counts, onOpen],
   );
+  const [camera, setCamera] = useState<Camera>();
+  // A function given to a setter would be called: it is wrapped.
+  const keepCamera = useCallback((take: Camera) => setCamera(() => take), []);
   if (all.length === 0) return <Body>Nothing is laid out yet. Measure a wall first.</Body>;
   return (
     <>
       <Suspense fallback={<Waiting what="the model" />}>
-        <ModelCanvas solids={solids} lit={lit} onPiece={open} />
+        <ModelCanvas solids={solids} lit={lit} onPiece={open} onCamera={keepCamera} />
       </Suspense>
+      <ForTheQuote camera={camera} storey={storey} />
       <Faint>Drag to turn, two fingers or the wheel to come nearer. Press a piece for its count.</Faint>
       {storeys.length > 1 ? (
         <Choice

@@ -48,7 +48,7 @@ export function roomDefaults(id: string, name: string, context: PartContext): Ro
   const { heightNm, toleranceNm } = STARTS[context.system];
   return {
     kind: "room",
-    schemaVersion: 1,
+    schemaVersion: 2,
     ...newBase(id, name),
     runs: [newRun("a", context)],
     finished: false,
@@ -124,6 +124,7 @@ export function newRoomOpening(
     kind,
     hostId,
     name: `${OPENING_WORDS[kind]} ${number}`,
+    measuredAs: "rough",
     width: assumedDimension(size.widthNm),
     height: assumedDimension(size.heightNm),
     sill: assumedDimension(size.sillNm),

@@ -16,11 +16,12 @@ const slot = (path: string, label: string, of: string, dimension: Dimension): Di
 function openingSlots(opening: RoomOpening): DimensionSlot[] {
   const at = (field: string) => `openings.${opening.id}.${field}`;
   const { name, kind } = opening;
+  const unit = opening.measuredAs === "unit";
   const headNm = (opening.sill.valueNm ?? 0) + (opening.height.valueNm ?? 0);
   return [
     slot(at("position"), "From the wall's start", name, opening.position),
-    slot(at("width"), "Width", name, opening.width),
-    slot(at("height"), "Height", name, opening.height),
+    slot(at("width"), unit ? "Unit width" : "Width", name, opening.width),
+    slot(at("height"), unit ? "Unit height" : "Height", name, opening.height),
     ...(kind === "window" || kind === "plain" ? [slot(at("sill"), "Sill height", name, opening.sill)] : []),
     ...(kind === "window"
       ? [slot(at("head"), "Head height", name, { valueNm: headNm, typed: "", assumed: opening.height.assumed })]

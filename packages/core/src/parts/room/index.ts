@@ -5,6 +5,7 @@ import { roomDefaults } from "./defaults";
 import { roomDimensions, withDimension, withRefused } from "./dimensions";
 import { drawRoom } from "./draw";
 import { roomMeasures } from "./measures";
+import { roomMigrations } from "./migrations";
 import { roomOpenPoints } from "./openPoints";
 import { outlineOf } from "./outline";
 import { roomProblems } from "./problems";
@@ -15,7 +16,7 @@ export const roomKind: PartKind<Room, PlanDrawing> = {
   kind: "room",
   label: "Room",
   schema: roomSchema,
-  migrations: [],
+  migrations: roomMigrations,
   defaults: roomDefaults,
   measures: roomMeasures,
   quantityNames: ROOM_QUANTITIES,

@@ -36,7 +36,7 @@ export type Feature = z.infer<typeof featureSchema>;
 export const ROOM_OPENING_KINDS = ["door", "window", "plain", "arch"] as const;
 
 /** In the wall behind a run, or in the back of a feature; a neighbour on the wall's other side shares it. */
-export const roomOpeningSchema = openingSchema.extend({
+export const roomOpeningSchema = openingSchema.omit({ along: true }).extend({
   kind: z.enum(ROOM_OPENING_KINDS),
   /** The run or the feature it is in. */
   hostId: idSchema,
@@ -96,7 +96,7 @@ export type Place = z.infer<typeof placeSchema>;
 
 export const roomSchema = z.object({
   kind: z.literal("room"),
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   ...partBase,
   runs: z.array(roomRunSchema).min(1).max(200),
   /** Whether the walk was said to be done; until then the last run waits for its figure. */

@@ -15,7 +15,7 @@ export const FIRST_WALL_ASSEMBLY = { id: "inside-wall", version: 1 };
 export function studWallDefaults(id: string, name: string, context: PartContext): StudWall {
   return {
     kind: "stud-wall",
-    schemaVersion: 3,
+    schemaVersion: 4,
     ...newBase(id, name),
     plan: null,
     ends: { left: "free", right: "free" },
@@ -68,6 +68,8 @@ export function newOpening(
     id,
     kind,
     name: `${OPENING_WORDS[kind]} ${number}`,
+    measuredAs: "rough",
+    along: "from-left",
     width: assumedDimension(size.widthNm),
     height: assumedDimension(size.heightNm),
     sill: assumedDimension(size.sillNm),

@@ -3,6 +3,7 @@ import { type Dimension, measured } from "../dimension";
 import { changeById, figureSetters } from "../figures";
 import type { DimensionSlot } from "../partKind";
 import { headNm } from "./fit";
+import { allowanceOf } from "./openings";
 import type { Opening, StudWall, WallOnPlan, WallShape } from "./schema";
 
 type OpeningField = "width" | "height" | "sill" | "position";
@@ -14,7 +15,7 @@ export function studWallDimensions(wall: StudWall): readonly DimensionSlot[] {
     { path: "length", label: "Length", of: "", dimension: wall.length },
     { path: "height", label: heightLabel(wall), of: "", dimension: wall.height },
     ...shapeSlots(wall),
-    ...wall.openings.flatMap(openingSlots),
+    ...wall.openings.flatMap((opening) => openingSlots(wall, opening)),
   ];
 }
 
@@ -64,11 +65,19 @@ function dimensionsOnPlan(wall: StudWall, { roomId, hostId, stretch }: WallOnPla
     ...own,
     { path: "height", label: heightLabel(wall), of: "", dimension: wall.height },
     ...shapeSlots(wall),
-    ...wall.openings.flatMap(openingSlots).map((slot) => ({ ...slot, typedOn: { partId: roomId, path: slot.path } })),
+    ...wall.openings
+      .flatMap((opening) => openingSlots(wall, opening))
+      .map((slot) => ({ ...slot, typedOn: { partId: roomId, path: slot.path } })),
   ];
 }
 
-function openingSlots(opening: Opening): DimensionSlot[] {
+const SIZE_WORDS: Record<Opening["measuredAs"], { size: string; from: string }> = {
+  rough: { size: "Rough", from: "From left end" },
+  unit: { size: "Unit", from: "From left end to the unit" },
+};
+
+function openingSlots(wall: StudWall, opening: Opening): DimensionSlot[] {
+  const { size, from } = SIZE_WORDS[opening.measuredAs];
   const slot = (field: string, label: string, dimension: Dimension): DimensionSlot => ({
     path: `openings.${opening.id}.${field}`,
     label,
@@ -76,12 +85,13 @@ function openingSlots(opening: Opening): DimensionSlot[] {
     dimension,
   });
   const always = [
-    slot("position", "From left end", opening.position),
-    slot("width", "Rough width", opening.width),
-    slot("height", "Rough height", opening.height),
+    ...(opening.along === "from-left" ? [slot("position", from, opening.position)] : []),
+    slot("width", `${size} width`, opening.width),
+    slot("height", `${size} height`, opening.height),
   ];
   if (opening.kind === "door") return always;
-  const head = { valueNm: headNm(opening), typed: "", assumed: opening.height.assumed };
+  const roughHeadNm = headNm(opening) + allowanceOf(wall, opening).heightNm;
+  const head = { valueNm: roughHeadNm, typed: "", assumed: opening.height.assumed };
   return [...always, slot("sill", "Sill height", opening.sill), slot("head", "Head height", head)];
 }
 
@@ -98,7 +108,8 @@ function splitPath(path: string): { id: string; field: OpeningField | "head" } |
 export function withDimension(wall: StudWall, path: string, valueNm: Nanometres, typed: string): StudWall {
   const target = splitPath(path);
   if (target?.field !== "head") return setters.withDimension(wall, path, valueNm, typed);
-  const height = (opening: Opening) => measured(valueNm - (opening.sill.valueNm ?? 0), typed);
+  const height = (opening: Opening) =>
+    measured(valueNm - (opening.sill.valueNm ?? 0) - allowanceOf(wall, opening).heightNm, typed);
   return changeOpening(wall, target.id, (opening) => ({ ...opening, height: height(opening) }));
 }
 

@@ -69,7 +69,7 @@ function openingChain(wall: StudWall, context: PartContext): DrawnDimension[] {
     const fromNm = before ? openingRight(before) : 0;
     const left = openingLeft(opening);
     const right = openingRight(opening);
-    const gapPath = before ? {} : { path: `openings.${opening.id}.position` };
+    const gapPath = before || opening.along !== "from-left" ? {} : { path: `openings.${opening.id}.position` };
     return [
       { id: `gap-${opening.id}`, ...gapPath, direction: "along", fromNm, toNm: left, row: 1, text: say(fromNm, left) },
       {

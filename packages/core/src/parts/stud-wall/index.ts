@@ -5,6 +5,7 @@ import { studWallDimensions, withDimension, withRefused } from "./dimensions";
 import { drawStudWall, studWallOutline } from "./draw";
 import { studWallMeasures } from "./measures";
 import { studWallMigrations } from "./migrations";
+import { settleOpenings } from "./openings";
 import { studWallOpenPoints } from "./openPoints";
 import { studWallProblems } from "./problems";
 import { studWallQuantities, WALL_QUANTITIES } from "./quantities";
@@ -16,12 +17,12 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   schema: studWallSchema,
   migrations: studWallMigrations,
   defaults: studWallDefaults,
-  measures: studWallMeasures,
+  measures: (wall, context) => studWallMeasures(settleOpenings(wall), context),
   quantityNames: WALL_QUANTITIES,
-  quantities: studWallQuantities,
+  quantities: (wall) => studWallQuantities(settleOpenings(wall)),
   outline: studWallOutline,
-  draw: drawStudWall,
-  problems: studWallProblems,
+  draw: (wall, context) => drawStudWall(settleOpenings(wall), context),
+  problems: (wall, context) => studWallProblems(settleOpenings(wall), context),
   openPoints: studWallOpenPoints,
   dimensions: studWallDimensions,
   withDimension,
@@ -34,6 +35,7 @@ export * from "./defaults";
 export { openingRectangle } from "./draw";
 export * from "./fit";
 export * from "./measures";
+export { measuredOtherwise, placedOtherwise, settleOpenings } from "./openings";
 export * from "./openPoints";
 export * from "./parameters";
 export * from "./profile";

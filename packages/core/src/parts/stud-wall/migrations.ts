@@ -1,8 +1,6 @@
+import { recordOf, recordsOf } from "../../migrations/fields";
 import type { Migration } from "../../migrations/migrate";
-import { unaskedFramingParameters } from "./parameters";
-
-const record = (value: unknown): Record<string, unknown> =>
-  typeof value === "object" && value !== null ? { ...value } : {};
+import { unaskedFramingParameters, unitAllowances } from "./parameters";
 
 export const studWallMigrations: readonly Migration[] = [
   {
@@ -22,8 +20,8 @@ export const studWallMigrations: readonly Migration[] = [
     // Framed by an assembly of its own choice and version; sloped tops; walls built more than once.
     to: 3,
     up: (wall) => {
-      const parameters = record(wall.parameters);
-      const outside = record(parameters.sheathed).value === true;
+      const parameters = recordOf(wall.parameters);
+      const outside = recordOf(parameters.sheathed).value === true;
       return {
         ...wall,
         shape: { how: "level" },
@@ -33,5 +31,14 @@ export const studWallMigrations: readonly Migration[] = [
         choices: {},
       };
     },
+  },
+  {
+    // Openings by unit size, and placed by other ways than from the left end.
+    to: 4,
+    up: (wall) => ({
+      ...wall,
+      openings: recordsOf(wall.openings).map((each) => ({ ...each, measuredAs: "rough", along: "from-left" })),
+      parameters: { ...unitAllowances("imperial"), ...recordOf(wall.parameters) },
+    }),
   },
 ];

@@ -9,6 +9,7 @@ export type MeetingStyle = (typeof MEETING_STYLES)[number];
 
 const lengthNm = (leastNm: number, mostNm: number) => z.int().min(leastNm).max(mostNm);
 const layers = z.int().min(0).max(3);
+const LARGEST_ALLOWANCE_NM = inches(12);
 
 /** Everything that laying out a stud wall asks for, each with whether a person has confirmed it. */
 export const framingParametersSchema = z.object({
@@ -37,6 +38,10 @@ export const framingParametersSchema = z.object({
   membrane: chosenSchema(z.boolean()),
   anchorBolts: chosenSchema(z.boolean()),
   holdDowns: chosenSchema(z.boolean()),
+  /** What a rough opening is larger than the unit that goes in it. */
+  doorAllowanceWidthNm: chosenSchema(lengthNm(0, LARGEST_ALLOWANCE_NM)),
+  doorAllowanceHeightNm: chosenSchema(lengthNm(0, LARGEST_ALLOWANCE_NM)),
+  windowAllowanceNm: chosenSchema(lengthNm(0, LARGEST_ALLOWANCE_NM)),
 });
 export type FramingParameters = z.infer<typeof framingParametersSchema>;
 export type ParameterName = keyof FramingParameters;
@@ -86,6 +91,9 @@ export const FRAMING_PARAMETERS: readonly FramingParameter[] = [
   of("membrane", "Membrane", "yes-no"),
   of("anchorBolts", "Anchor bolts", "yes-no"),
   of("holdDowns", "Hold-downs at the ends", "yes-no"),
+  of("doorAllowanceWidthNm", "Rough opening over a door unit, width", "length"),
+  of("doorAllowanceHeightNm", "Rough opening over a door unit, height", "length"),
+  of("windowAllowanceNm", "Rough opening over a window unit, each way", "length"),
 ];
 
 export const PARAMETER_NAMES = FRAMING_PARAMETERS.map((parameter) => parameter.key);
@@ -114,6 +122,14 @@ export const newFramingParameters = (system: MeasuringSystem): FramingParameters
   bearing: assumedChoice(false),
   sheathed: assumedChoice(false),
   ...unaskedFramingParameters(),
+  ...unitAllowances(system),
+});
+
+/** A door unit plus 2 in and 2 1/2 in, a window plus 1/2 in each way where its maker says nothing else: common practice. */
+export const unitAllowances = (system: MeasuringSystem) => ({
+  doorAllowanceWidthNm: assumedChoice<number>(system === "imperial" ? inches(2) : millimetres(50)),
+  doorAllowanceHeightNm: assumedChoice<number>(system === "imperial" ? inches(2.5) : millimetres(65)),
+  windowAllowanceNm: assumedChoice<number>(system === "imperial" ? inches(0.5) : millimetres(12)),
 });
 
 /** The choices that walls of version 2 did not have yet: none of them adds a piece. */

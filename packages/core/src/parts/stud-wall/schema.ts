@@ -6,16 +6,23 @@ import { framingParametersSchema } from "./parameters";
 
 export const OPENING_KINDS = ["door", "window", "plain"] as const;
 
+/** What width and height are the sizes of: the hole as framed, or the door or window that goes in it. */
+export const MEASURED_AS = ["rough", "unit"] as const;
+
+/** Where along the wall: by its position from the left end, in the middle, or sharing the wall evenly with all that do. */
+export const OPENING_PLACES = ["from-left", "centred", "even"] as const;
+
 export const openingSchema = z.object({
   id: z.string().min(1).max(40),
   kind: z.enum(OPENING_KINDS),
   name: z.string().max(120),
-  /** Rough opening, not unit size. */
+  measuredAs: z.enum(MEASURED_AS),
   width: dimensionSchema,
   height: dimensionSchema,
   /** From the underside of the bottom plate to the top of the rough sill; 0 for an opening that reaches the floor. */
   sill: dimensionSchema,
-  /** From the left end of the wall to the near side of the rough opening. */
+  along: z.enum(OPENING_PLACES),
+  /** From the left end of the wall to the near side of what is measured. Counts where the opening is placed by it. */
   position: dimensionSchema,
 });
 export type Opening = z.infer<typeof openingSchema>;
@@ -57,7 +64,7 @@ export type WallEnd = (typeof WALL_ENDS)[number];
 
 export const studWallSchema = z.object({
   kind: z.literal("stud-wall"),
-  schemaVersion: z.literal(3),
+  schemaVersion: z.literal(4),
   ...partBase,
   /** Null for a wall measured by itself. */
   plan: wallOnPlanSchema.nullable(),
