@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
-import { assemblyJsonSchema, compileAssembly, runExamples } from "@wide-porch/core";
+import { assemblyJsonSchema, compileAssembly, runExamples } from "@wide-porch/core/reckoning";
 import Ajv2020 from "ajv/dist/2020";
 import { library, starterAssemblies, starterPriceList } from "./index";
 

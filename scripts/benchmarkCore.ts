@@ -1,4 +1,4 @@
-import { countJob, countPart, feet } from "@wide-porch/core";
+import { countJob, countPart, feet } from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import { HyperFormula } from "hyperformula";
 import { house, houseWall, OPENINGS, WALLS } from "./largeHouse";

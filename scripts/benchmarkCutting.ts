@@ -1,4 +1,12 @@
-import { type CutList, cutInSteps, cutQuickly, feet, inches, type NeededPiece, type Stock } from "@wide-porch/core";
+import {
+  type CutList,
+  cutInSteps,
+  cutQuickly,
+  feet,
+  inches,
+  type NeededPiece,
+  type Stock,
+} from "@wide-porch/core/reckoning";
 
 /**
  * Twenty made-up jobs of 2,000 pieces over seven stock lengths: how far above the proven bound each list is, and how long it

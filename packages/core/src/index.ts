@@ -1,17 +1,22 @@
-export * from "./assemblies";
-export * from "./count";
+/**
+ * The door for pages: records with their schemas, geometry, drawings, and what is read from counts already made. Nothing
+ * here compiles, lays out, counts or cuts; that is behind `@wide-porch/core/reckoning`.
+ */
+export * from "./assemblies/records";
+export * from "./count/records";
 export type * from "./drawing/drawing";
-export * from "./formats/assemblyFile";
+export type { AssemblyFileResult, FileProblem } from "./formats/assemblyFile";
 export * from "./formats/jobFile";
 export * from "./formats/tables";
+export * from "./formats/writeAssembly";
 export * from "./geometry";
-export * from "./job";
-export * from "./layouts";
+export * from "./job/records";
+export * from "./layouts/piece";
 export * from "./migrations/migrate";
-export * from "./order";
+export * from "./order/records";
 export * from "./parts";
 export * from "./plan";
-export * from "./price";
+export * from "./price/records";
 export * from "./problems/problem";
 export * from "./quote";
 export * from "./units";

@@ -6,7 +6,6 @@ import {
   type FileProblem,
   type MeasuringSystem,
   plainSet,
-  readAssemblyFile,
 } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
 import { useRef, useState } from "react";
@@ -22,6 +21,7 @@ import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
 import { FileInput, Plus } from "../icons";
 import { useAssemblies } from "../job/rules";
+import { reckoner } from "../worker/reckoner";
 import { PART_WORDS } from "./ApplySheet";
 import { keepDraft } from "./drafts";
 
@@ -206,7 +206,7 @@ function BringIn({ taken }: { readonly taken: readonly AssemblyRecord[] }) {
   const choose = async (file: File | undefined) => {
     setProblems(undefined);
     if (!file) return;
-    const read = readAssemblyFile(await file.text());
+    const read = await reckoner().readFile(await file.text());
     if (!read.ok) {
       setProblems(read.problems);
       return;

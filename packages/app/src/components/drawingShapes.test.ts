@@ -1,4 +1,4 @@
-import { countPart, partContext, studWallKind } from "@wide-porch/core";
+import { countPart, partContext, studWallKind } from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import { extentOf, fitDrawing } from "./drawingFit";
 import { groupAlike, rectangleAt, rectanglePath } from "./drawingShapes";

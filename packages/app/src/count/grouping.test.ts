@@ -1,4 +1,4 @@
-import { countJob, partContext, studWallKind } from "@wide-porch/core";
+import { countJob, partContext, studWallKind } from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import { groupLines, narrowed, tradesOf } from "./grouping";
 

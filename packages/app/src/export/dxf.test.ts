@@ -1,4 +1,4 @@
-import { countPart, type PlanDrawing, partContext, studWallKind } from "@wide-porch/core";
+import { countPart, type PlanDrawing, partContext, studWallKind } from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import DxfParser from "dxf-parser";
 import { elevationToDxf, planToDxf } from "./dxf";

@@ -1,9 +1,9 @@
 import type { Part, PartCount, PriceItem } from "@wide-porch/core";
 import { useEffect, useRef, useState } from "react";
 import { newId } from "../sync/newId";
-import { withUnchanged } from "../worker/countCache";
 import type { DeviceJob, DeviceReckoning, Rules } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
+import { withUnchanged } from "../worker/sentCounts";
 
 export type ReckoningInput = {
   readonly job: DeviceJob;

@@ -1,4 +1,5 @@
 import {
+  assumedDimension,
   measured,
   type Problem,
   type WallShape as Shape,
@@ -6,10 +7,14 @@ import {
   unmeasured,
   type WallEnd,
 } from "@wide-porch/core";
+import { useState } from "react";
 import { View } from "react-native";
+import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { CommitField } from "../components/CommitField";
-import { Title } from "../components/Text";
+import { Faint, Title, Warning } from "../components/Text";
+import { Plus, Trash2 } from "../icons";
+import { newId } from "../sync/newId";
 
 type Props = {
   readonly wall: StudWall;
@@ -17,13 +22,14 @@ type Props = {
   readonly onChange: (change: Partial<StudWall>) => Problem | undefined;
 };
 
-type Top = "level" | "up-left" | "up-right" | "gable";
+type Top = "level" | "up-left" | "up-right" | "gable" | "points";
 
 const TOPS: readonly { value: Top; label: string }[] = [
   { value: "level", label: "Level" },
   { value: "up-left", label: "Rises to the left" },
   { value: "up-right", label: "Rises to the right" },
   { value: "gable", label: "Gable" },
+  { value: "points", label: "Point by point" },
 ];
 
 const ENDS: readonly { value: WallEnd; label: string }[] = [
@@ -35,13 +41,24 @@ const ENDS: readonly { value: WallEnd; label: string }[] = [
 
 const topOf = ({ shape }: StudWall): Top => {
   if (shape.how === "slope") return shape.up === "left" ? "up-left" : "up-right";
-  return shape.how === "gable" ? "gable" : "level";
+  return shape.how;
 };
+
+/** A break of the top in the middle of what is left of the wall, as high as the one before it: both to be measured. */
+function nextBreak(wall: StudWall) {
+  const points = wall.shape.how === "points" ? wall.shape.points : [];
+  const last = points[points.length - 1];
+  const fromNm = last?.at.valueNm ?? 0;
+  const atNm = Math.round((fromNm + (wall.length.valueNm ?? 0)) / 2);
+  const heightNm = last?.height.valueNm ?? wall.height.valueNm ?? 0;
+  return { id: newId().slice(0, 8), at: assumedDimension(atNm), height: assumedDimension(heightNm) };
+}
 
 /** A shape of the kind chosen; the high figure stays where there is one. */
 function shapeFor(top: Top, wall: StudWall): Shape {
   const { shape, length } = wall;
   if (top === "level") return { how: "level" };
+  if (top === "points") return shape.how === "points" ? shape : { how: "points", points: [nextBreak(wall)] };
   const high = shape.how === "slope" ? shape.highHeight : shape.how === "gable" ? shape.peakHeight : unmeasured;
   if (top !== "gable") return { how: "slope", up: top === "up-left" ? "left" : "right", highHeight: high };
   const middle =
@@ -51,15 +68,25 @@ function shapeFor(top: Top, wall: StudWall): Shape {
 
 /** The top of a wall, how often it is built, and, for a wall by itself, how its ends stand. */
 export function WallShape({ wall, onChange }: Props) {
+  const [refusal, setRefusal] = useState<string>();
+  const say = (shape: Shape) => {
+    const problem = onChange({
+      shape,
+      ...(wall.plan?.underCeiling ? { height: { ...wall.height, assumed: false } } : {}),
+    });
+    setRefusal(problem ? `${problem.message} It stays as it was.` : undefined);
+  };
   return (
     <View className="gap-4">
       <Title level={2}>Shape</Title>
-      <Choice
-        label="Top of the wall"
-        options={TOPS}
-        value={topOf(wall)}
-        onChange={(top) => onChange({ shape: shapeFor(top, wall) })}
-      />
+      <Choice label="Top of the wall" options={TOPS} value={topOf(wall)} onChange={(top) => say(shapeFor(top, wall))} />
+      {refusal ? <Warning role="alert">{refusal}</Warning> : null}
+      {wall.shape.how === "points" && !wall.plan?.underCeiling ? (
+        <Breaks wall={wall} points={wall.shape.points} onChange={(points) => say({ how: "points", points })} />
+      ) : null}
+      {wall.plan?.underCeiling ? (
+        <Faint>Its top follows the room’s ceiling until its own height or shape is given.</Faint>
+      ) : null}
       {wall.plan ? null : (
         <>
           <Choice
@@ -84,6 +111,46 @@ export function WallShape({ wall, onChange }: Props) {
           /^[1-9]\d{0,2}$/.test(text) && Number(text) <= 500 ? undefined : "A whole number from 1 to 500."
         }
         onCommit={(text) => onChange({ repeats: Number(text) })}
+      />
+    </View>
+  );
+}
+
+type Points = Extract<Shape, { how: "points" }>["points"];
+type BreaksProps = {
+  readonly wall: StudWall;
+  readonly points: Points;
+  readonly onChange: (points: Points) => void;
+};
+
+const MOST_BREAKS = 20;
+
+/** The breaks of a top that is given point by point; their figures are among the wall's. */
+function Breaks({ wall, points, onChange }: BreaksProps) {
+  return (
+    <View className="gap-2">
+      <Faint>
+        From the left end’s height through each break in turn, then level. Their figures are in the list above.
+      </Faint>
+      <View className="flex-row flex-wrap">
+        {points.length > 1
+          ? points.map((point, index) => (
+              <Button
+                key={point.id}
+                label={`Take out break ${index + 1}`}
+                kind="quiet"
+                icon={Trash2}
+                onPress={() => onChange(points.filter((each) => each !== point))}
+              />
+            ))
+          : null}
+      </View>
+      <Button
+        label="Add a break"
+        kind="plain"
+        icon={Plus}
+        disabled={points.length >= MOST_BREAKS}
+        onPress={() => onChange([...points, nextBreak(wall)])}
       />
     </View>
   );

@@ -1,7 +1,15 @@
-import { countPart, type PartCount, partContext, plainLine, type StudWall, studWallKind } from "@wide-porch/core";
+import {
+  countPart,
+  type PartCount,
+  partContext,
+  plainLine,
+  type StudWall,
+  studWallKind,
+} from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import fc from "fast-check";
-import { CountCache, withUnchanged } from "./countCache";
+import { CountCache } from "./countCache";
+import { withUnchanged } from "./sentCounts";
 
 const context = partContext("imperial", library);
 const wall = (id: string, feet: number): StudWall =>

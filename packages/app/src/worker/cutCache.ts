@@ -1,4 +1,4 @@
-import { type CutList, type Cutter, cutQuickly } from "@wide-porch/core";
+import { type CutList, type Cutter, cutQuickly } from "@wide-porch/core/reckoning";
 
 /** Cut lists by what they were asked for: most entries leave most items' pieces as they were. */
 export class CutCache {

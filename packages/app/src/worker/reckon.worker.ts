@@ -1,5 +1,6 @@
 import {
   type Assembly,
+  type AssemblyFileResult,
   type AssemblyProblem,
   type BuildUp,
   type CountLine,
@@ -19,15 +20,17 @@ import {
   type PriceItem,
   plainLine,
   type Quantities,
+  readAssemblyFile,
   reckonJob,
   runExamples,
   type Stock,
   type Surroundings,
-} from "@wide-porch/core";
+} from "@wide-porch/core/reckoning";
 import { library as starters } from "@wide-porch/library";
 import { expose } from "comlink";
-import { CountCache, type SentCount } from "./countCache";
+import { CountCache } from "./countCache";
 import { CutCache } from "./cutCache";
+import type { SentCount } from "./sentCounts";
 
 /** Pricing is null for people who do not see costs; there is then no build-up. */
 export type DeviceJob = Omit<Job, "pricing"> & { readonly pricing: Job["pricing"] | null };
@@ -83,6 +86,10 @@ const reckoner = {
   countBy(job: DeviceJob, parts: readonly Part[], rules: Rules): CountLine[] {
     const { counts } = countAndOrder(job, parts, [], libraryWith(rules));
     return counts.flatMap((count) => count.lines.map(plainLine));
+  },
+  /** An assembly's file: what it holds, or what is wrong in it and on which line. */
+  readFile(text: string): AssemblyFileResult {
+    return readAssemblyFile(text);
   },
   /** Checks an assembly as it is being written, works its examples, and tries it on a part. */
   tryOut(assembly: Assembly, part: Part | undefined, around: Surroundings | undefined): Trial {

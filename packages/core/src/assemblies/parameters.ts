@@ -1,7 +1,8 @@
 import { FRAMING_PARAMETERS, PART_KINDS, type ParameterKind, type Scalar } from "../parts";
 import { type Problem, problem } from "../problems/problem";
 import { NM_PER_M } from "../units";
-import { AREA, COUNT, type FormulaType, LENGTH, TEXT, typeOfKind, typeOfUnit, type Value, YES_NO } from "./formula";
+import type { Value } from "./formula/functions";
+import { AREA, COUNT, type FormulaType, LENGTH, TEXT, typeOfKind, typeOfUnit, YES_NO } from "./formula/types";
 import type { Assembly, AssemblyParameter, AssemblyPart } from "./schema";
 import { type HouseStandard, standardValue } from "./standard";
 

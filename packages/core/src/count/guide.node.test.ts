@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
-import { readAssemblyFile } from "../index";
 import { measured, PART_KINDS, type Room } from "../parts";
+import { readAssemblyFile } from "../reckoning";
 import { contexts, library, openingOf } from "../testing/library";
 import { feet, inches } from "../units";
 import { countPart, quantityText } from "./index";

@@ -1,12 +1,5 @@
-export * from "./compareCounts";
-export { plainLine } from "./countedLine";
 export * from "./countJob";
-export * from "./countLine";
 export { countPart } from "./countPart";
-export { valueText } from "./explain";
-export * from "./marks";
-export * from "./model";
-export * from "./partCount";
-export * from "./quantityText";
+export * from "./records";
 export * from "./runExamples";
 export { fixingsInSheet } from "./stud-wall";

@@ -1,4 +1,4 @@
-import { isFraming } from "../layouts";
+import { isFraming } from "../layouts/piece";
 import type { FramingRole } from "../parts";
 import type { PartCount } from "./partCount";
 

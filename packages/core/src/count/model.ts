@@ -1,4 +1,4 @@
-import { isFraming, isSheet, type Piece } from "../layouts";
+import { isFraming, isSheet, type Piece } from "../layouts/piece";
 import { type Part, type PieceRole, type SectionBook, sectionOf } from "../parts";
 import { type JobPlan, standingWall } from "../plan";
 import { feet, metres, millimetres, type Nanometres, toMetres } from "../units";

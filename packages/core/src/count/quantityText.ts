@@ -1,4 +1,4 @@
-import { isMeasuredUnit, type MeasuredUnit } from "../assemblies";
+import { isMeasuredUnit, type MeasuredUnit } from "../assemblies/records";
 import { formatArea, formatRunningLength, formatVolume, type MeasuringSystem, NM_PER_M } from "../units";
 
 const KG_PER_LB = 0.45359237;

@@ -61,5 +61,3 @@ export function readAssemblyFile(text: string): AssemblyFileResult {
   }));
   return { ok: true, assembly: result.data, problems };
 }
-
-export const writeAssemblyFile = (assembly: Assembly): string => `${JSON.stringify(assembly, null, 2)}\n`;

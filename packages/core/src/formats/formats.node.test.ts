@@ -1,8 +1,8 @@
 import { Readable } from "node:stream";
 import ExcelJS from "exceljs";
 import { countJob, marksOf } from "../count";
-import { countTable, cutTable, orderTable, readAssemblyFile, toCsv, writeAssemblyFile } from "../index";
 import { orderJob } from "../order";
+import { countTable, cutTable, orderTable, readAssemblyFile, toCsv, writeAssemblyFile } from "../reckoning";
 import { assemblyOf, library, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches } from "../units";
 

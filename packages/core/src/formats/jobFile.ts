@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { assemblySchema, houseStandardSchema } from "../assemblies";
-import { jobMigrations, jobSchema } from "../job";
+import { assemblySchema, houseStandardSchema } from "../assemblies/records";
+import { jobMigrations, jobSchema } from "../job/records";
 import { recordOf } from "../migrations/fields";
 import { migrate } from "../migrations/migrate";
 import { PART_KINDS, PHOTO_TYPES, partSchema } from "../parts";

@@ -1,4 +1,4 @@
-import { type CountLine, isCounted, quantityParts } from "../count";
+import { type CountLine, isCounted, quantityParts } from "../count/records";
 import type { ItemCut, Order } from "../order";
 import { formatLength, type MeasuringSystem } from "../units";
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { usualCutting } from "../order";
-import { pricingSchema } from "../price";
+import { usualCutting } from "../order/records";
+import { pricingSchema } from "../price/records";
 import { quoteSettingsSchema } from "../quote";
 import type { Job, NewJob } from "./schema";
 

@@ -1,4 +1,2 @@
-export * from "./companySettings";
-export * from "./migrations";
 export * from "./reckonJob";
-export * from "./schema";
+export * from "./records";

@@ -1,6 +1,6 @@
 import { recordOf } from "../migrations/fields";
 import type { Migration } from "../migrations/migrate";
-import { usualCutting } from "../order";
+import { usualCutting } from "../order/records";
 
 export const jobMigrations: readonly Migration[] = [
   // How timber is cut, and the house standard it is counted by.

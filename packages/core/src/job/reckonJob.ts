@@ -1,19 +1,11 @@
 import { type Library, standardProductivity } from "../assemblies";
-import { countPart, type PartCount } from "../count";
-import { type Cutter, cutQuickly, type Order, orderJob, type PriceItem } from "../order";
+import { countPart } from "../count";
+import { type Cutter, cutQuickly, orderJob, type PriceItem } from "../order";
 import { ALONE, type Part } from "../parts";
 import { planJob, resolveParts, surroundingsOf } from "../plan";
-import { type BuildUp, buildUpJob } from "../price";
-import { type QuoteDocument, quoteJob } from "../quote";
+import { buildUpJob } from "../price";
+import type { Quantities, Reckoning } from "./reckoning";
 import type { Job } from "./schema";
-
-export type Reckoning = {
-  readonly counts: readonly PartCount[];
-  readonly order: Order;
-  readonly buildUp: BuildUp;
-};
-
-export type Quantities = Pick<Reckoning, "counts" | "order">;
 
 /** Counts one part; a caller that remembers earlier counts passes its own. */
 export type PartCounter = typeof countPart;
@@ -51,24 +43,4 @@ export function reckonJob(
   const { counts, order } = countAndOrder(job, parts, priceList, library, remembered);
   const productivity = (task: string) => standardProductivity(library.standard, task);
   return { counts, order, buildUp: buildUpJob(counts, order, job.pricing, productivity) };
-}
-
-export function draftQuote(
-  job: Omit<Job, "pricing">,
-  parts: readonly Part[],
-  reckoning: Reckoning,
-  issue: {
-    readonly number: string;
-    readonly date: string;
-    readonly company: { readonly name: string; readonly address: string };
-  },
-): QuoteDocument {
-  return quoteJob({
-    ...issue,
-    job,
-    settings: job.quote,
-    parts: resolveParts(parts, planJob(parts)),
-    counts: reckoning.counts,
-    buildUp: reckoning.buildUp,
-  });
 }

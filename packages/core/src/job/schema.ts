@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { cuttingSettingsSchema } from "../order";
+import { cuttingSettingsSchema } from "../order/records";
 import { assemblyRefSchema } from "../parts";
-import { pricingSchema } from "../price";
+import { pricingSchema } from "../price/records";
 import { jobQuoteSchema } from "../quote";
 
 export const CURRENCIES = ["USD", "GBP", "EUR", "CAD", "AUD", "NZD"] as const;

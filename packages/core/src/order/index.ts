@@ -1,5 +1,3 @@
 export * from "./cutting";
-export * from "./cuttingSettings";
 export * from "./orderJob";
-export * from "./orderLine";
-export * from "./priceItem";
+export * from "./records";

@@ -1,6 +1,6 @@
 import type { CountLine } from "../count";
 import type { Nanometres } from "../units";
-import type { NeededPiece } from "./cutting";
+import type { NeededPiece } from "./cutting/cutProblem";
 
 /** Every piece that lines ask to be cut, by the part and the piece it is drawn as. */
 export const neededPieces = (lines: readonly CountLine[]): NeededPiece[] =>

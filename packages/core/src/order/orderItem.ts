@@ -2,8 +2,7 @@ import { type CountLine, quantityText } from "../count";
 import { formatLength, formatRunningLength, type MeasuringSystem, NM_PER_M, wholePacks } from "../units";
 import type { OrderLine } from "./orderLine";
 import type { PriceItem } from "./priceItem";
-
-export const wasteOf = (line: CountLine, item: PriceItem): number => line.wastePercent ?? item.wastePercent;
+import { wasteOf } from "./toCut";
 
 const countedOf = (lines: readonly CountLine[]): number => lines.reduce((sum, line) => sum + line.quantity, 0);
 const withWaste = (lines: readonly CountLine[], item: PriceItem): number =>

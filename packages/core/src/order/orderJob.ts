@@ -3,10 +3,11 @@ import { type Problem, problem } from "../problems/problem";
 import { formatLength, type MeasuringSystem } from "../units";
 import { type CutList, cutQuickly, type Stock } from "./cutting";
 import { barsFromKept, type CuttingSettings, usualCutting } from "./cuttingSettings";
-import { neededPieces, sparePieces } from "./neededPieces";
-import { orderRun, orderWhole, wasteOf } from "./orderItem";
+import { neededPieces } from "./neededPieces";
+import { orderRun, orderWhole } from "./orderItem";
 import type { ItemCut, Order, OrderLine } from "./orderLine";
 import type { PriceItem } from "./priceItem";
+import { piecesToCut, stockOf } from "./toCut";
 
 type ItemOrder = {
   readonly lines: readonly OrderLine[];
@@ -76,24 +77,6 @@ function orderItem(
     first?.buying === "run" ? orderRun({ item, lines, system }) : [orderWhole({ item, lines, system })];
   return { lines: orderLines, problems: [] };
 }
-
-/** What a list is cut from: the lengths sold, and what lies in the yard. */
-export function stockOf(item: PriceItem, cutting: CuttingSettings): Stock[] {
-  if (item.buying.by !== "length") return [];
-  const { stock } = item.buying;
-  const priced = stock.every((each) => each.price !== null);
-  const yard = cutting.yard.filter((each) => each.itemCode === item.code);
-  return [
-    ...stock.map(({ lengthNm, price }) => ({ lengthNm, cost: priced ? Number(price) : lengthNm })),
-    ...yard.map(({ lengthNm, count }) => ({ lengthNm, count, cost: 0 })),
-  ];
-}
-
-/** Every piece of an item that is cut in the job, those to spare included. */
-export const piecesToCut = (item: PriceItem, lines: readonly CountLine[]) => [
-  ...neededPieces(lines),
-  ...sparePieces(lines, (line) => wasteOf(line, item)),
-];
 
 function orderCut(
   item: PriceItem,

@@ -13,6 +13,7 @@ import type { Nanometres } from "../units";
 import { openingsIn, type PlanOpening, stretchOn } from "./openings";
 import type { PlacedFace } from "./place";
 import type { JobPlan, StoreyPlan } from "./storeyPlan";
+import { topUnderCeilings } from "./topUnder";
 import type { PlanWall } from "./walls";
 
 /** A stud wall where it stands on the plan. */
@@ -113,6 +114,18 @@ function heightOf(studWall: StudWall, standing: StandingWall): StudWall["height"
   return highest?.valueNm ? { valueNm: highest.valueNm, typed: "", assumed: highest.assumed } : studWall.height;
 }
 
+/** Its own where somebody has said what it is; else as the ceilings along it run. */
+function topOf(
+  studWall: StudWall,
+  plan: WallOnPlan,
+  standing: StandingWall,
+): Pick<StudWall, "height" | "shape" | "plan"> {
+  const own = { height: heightOf(studWall, standing), shape: studWall.shape, plan: { ...plan, underCeiling: false } };
+  if (!studWall.height.assumed || studWall.shape.how !== "level") return own;
+  const top = topUnderCeilings(standing, standing.storey.rooms);
+  return top ? { ...top, plan: { ...plan, underCeiling: true } } : own;
+}
+
 function endsOf({ wall, fromNm, toNm, leftIsFrom }: StandingWall): StudWall["ends"] {
   const from: WallEnd = fromNm === wall.framedFromNm ? wall.start : "meets";
   const to: WallEnd = toNm === wall.framedToNm ? wall.end : "meets";
@@ -149,7 +162,7 @@ export function resolveWall(studWall: StudWall, plan: JobPlan): StudWall {
     ...studWall,
     storey: standing.storey.name,
     length: lengthNm > 0 ? measured(lengthNm, "") : unmeasured,
-    height: heightOf(studWall, standing),
+    ...topOf(studWall, studWall.plan, standing),
     openings: openingsOf(standing),
     ends: endsOf(standing),
     meetings: meetingsOf(standing),

@@ -1,2 +1,2 @@
 export * from "./buildUp";
-export * from "./pricing";
+export * from "./records";

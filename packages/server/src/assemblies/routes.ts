@@ -1,4 +1,4 @@
-import { assemblySchema, compileAssembly, houseStandardSchema, runExamples } from "@wide-porch/core";
+import { assemblySchema, compileAssembly, houseStandardSchema, runExamples } from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import type { DataSource } from "typeorm";
 import { z } from "zod";

@@ -7,7 +7,7 @@ import {
   resolveParts,
   type StudWall,
   storeyMeasures,
-} from "@wide-porch/core";
+} from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import { lanternHouse } from "./lanternHouse";
 

@@ -7,7 +7,7 @@ import {
   newJobSchema,
   reckonJob,
   startJob,
-} from "@wide-porch/core";
+} from "@wide-porch/core/reckoning";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { draftQuote, type QuoteDocument, quoteDocumentSchema, reckonJob } from "@wide-porch/core";
+import { draftQuote, type QuoteDocument, quoteDocumentSchema, reckonJob } from "@wide-porch/core/reckoning";
 import { type DataSource, type EntityManager, In } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";

@@ -76,7 +76,7 @@ export function volumeUnder(polygon: Polygon, planes: CeilingPlanes): number {
 /** Area of a wall from `a` to `b` up to the ceiling, in square metres. */
 export function wallAreaUnder(a: Point, b: Point, planes: CeilingPlanes): SquareMetres {
   const lengthM = Math.hypot(b.xNm - a.xNm, b.yNm - a.yNm) / NM_PER_M;
-  const points = [a, ...ridgeCrossing(a, b, planes), b];
+  const points = [a, ...ridgeBetween(a, b, planes), b];
   return points.slice(1).reduce((sum, point, index) => {
     const before = points[index] ?? a;
     const share = Math.hypot(point.xNm - before.xNm, point.yNm - before.yNm) / NM_PER_M / (lengthM || 1);
@@ -85,7 +85,8 @@ export function wallAreaUnder(a: Point, b: Point, planes: CeilingPlanes): Square
   }, 0);
 }
 
-function ridgeCrossing(a: Point, b: Point, { ridgeNm, inward }: CeilingPlanes): Point[] {
+/** Where the line from `a` to `b` crosses under the ridge; nothing where it does not. */
+export function ridgeBetween(a: Point, b: Point, { ridgeNm, inward }: CeilingPlanes): Point[] {
   if (ridgeNm === undefined) return [];
   const [atA, atB] = [dot(a, inward) - ridgeNm, dot(b, inward) - ridgeNm];
   if (Math.sign(atA) * Math.sign(atB) >= 0) return [];

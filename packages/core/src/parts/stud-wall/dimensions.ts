@@ -51,7 +51,10 @@ function withShapeFigure(shape: WallShape, path: string, to: (now: Dimension) =>
 }
 
 /** On the plan, length and openings are the room's; a stretch's ends and the height are the wall's own. */
-function dimensionsOnPlan(wall: StudWall, { roomId, hostId, stretch }: WallOnPlan): readonly DimensionSlot[] {
+function dimensionsOnPlan(
+  wall: StudWall,
+  { roomId, hostId, stretch, underCeiling }: WallOnPlan,
+): readonly DimensionSlot[] {
   const own: DimensionSlot[] =
     stretch.how === "part"
       ? [
@@ -60,11 +63,12 @@ function dimensionsOnPlan(wall: StudWall, { roomId, hostId, stretch }: WallOnPla
         ]
       : [];
   const typedOn = { partId: roomId, path: `runs.${hostId}.length` };
+  const ofCeiling = underCeiling ? { typedOn: { partId: roomId, path: "ceiling.height" } } : {};
   return [
     { path: "length", label: "Length", of: "", dimension: wall.length, typedOn },
     ...own,
-    { path: "height", label: heightLabel(wall), of: "", dimension: wall.height },
-    ...shapeSlots(wall),
+    { path: "height", label: heightLabel(wall), of: "", dimension: wall.height, ...ofCeiling },
+    ...shapeSlots(wall).map((slot) => ({ ...slot, ...ofCeiling })),
     ...wall.openings
       .flatMap((opening) => openingSlots(wall, opening))
       .map((slot) => ({ ...slot, typedOn: { partId: roomId, path: slot.path } })),

@@ -40,6 +40,8 @@ export const wallOnPlanSchema = z.object({
     /** From and to along the run, from its start. */
     z.object({ how: z.literal("part"), from: dimensionSchema, to: dimensionSchema }),
   ]),
+  /** Known from the plan: the wall's top is that of a sloped ceiling, and its figures are the room's. */
+  underCeiling: z.boolean().optional(),
 });
 export type WallOnPlan = z.infer<typeof wallOnPlanSchema>;
 

@@ -1,0 +1,11 @@
+export type { AssemblyProblem } from "./compileAssembly";
+export type { Value } from "./formula/functions";
+export * from "./formula/types";
+export * from "./library";
+export * from "./parameters";
+export * from "./schema";
+export * from "./settleFraming";
+export * from "./sheet";
+export * from "./standard";
+export * from "./starts";
+export * from "./template";

@@ -1,0 +1,26 @@
+import type { Part } from "../parts";
+import { planJob, resolveParts } from "../plan";
+import { type QuoteDocument, quoteJob } from "../quote";
+import type { Reckoning } from "./reckoning";
+import type { Job } from "./schema";
+
+/** The quote as the job stands. */
+export function draftQuote(
+  job: Omit<Job, "pricing">,
+  parts: readonly Part[],
+  reckoning: Reckoning,
+  issue: {
+    readonly number: string;
+    readonly date: string;
+    readonly company: { readonly name: string; readonly address: string };
+  },
+): QuoteDocument {
+  return quoteJob({
+    ...issue,
+    job,
+    settings: job.quote,
+    parts: resolveParts(parts, planJob(parts)),
+    counts: reckoning.counts,
+    buildUp: reckoning.buildUp,
+  });
+}

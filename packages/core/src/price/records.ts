@@ -1,0 +1,2 @@
+export type { BuildUp, CostLine, KindTotal, PartPrice } from "./buildUp";
+export * from "./pricing";

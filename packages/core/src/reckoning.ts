@@ -1,0 +1,9 @@
+/** The door for workers and the server: all that pages have, and the reckoning itself. */
+export * from "./assemblies";
+export * from "./count";
+export * from "./formats/assemblyFile";
+export * from "./index";
+export * from "./job";
+export * from "./layouts";
+export * from "./order";
+export * from "./price";
