@@ -8,12 +8,12 @@ import {
   settleParameters,
 } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { Plus, Trash2 } from "../icons";
-import { useJob } from "../job/JobContext";
+import { useJobActions } from "../job/JobContext";
 import { newId } from "../sync/newId";
 import { ApplySheet } from "./ApplySheet";
 import { ParameterField } from "./ParameterField";
@@ -21,17 +21,18 @@ import { ParameterField } from "./ParameterField";
 const kindFor = (part: Part): string => (part.kind === "wall-totals" ? "stud-wall" : part.kind);
 
 /** What else is built on a part: assemblies that apply to it, each with its own choices. */
-export function UsesPanel({ part }: { readonly part: Part }) {
-  const { rules, record, savePart } = useJob();
+export const UsesPanel = memo(function UsesPanel({ part }: { readonly part: Part }) {
+  const { rules, context, changePart } = useJobActions();
   const [adding, setAdding] = useState(false);
-  const { system } = record.job;
+  const { system } = context;
   const offered = newestAssemblies(system, rules.assemblies).filter(
     (each) => each.appliesTo === kindFor(part) && !each.framing,
   );
-  const put = (uses: AssemblyUse[]) => savePart({ ...part, uses });
+  const put = (change: (uses: readonly AssemblyUse[]) => AssemblyUse[]) =>
+    changePart(part.id, (now) => ({ ...now, uses: change(now.uses) }));
   const apply = ({ id, version }: Assembly) => {
     setAdding(false);
-    put([...part.uses, { id: newId().slice(0, 8), assembly: { id, version }, choices: {} }]);
+    put((uses) => [...uses, { id: newId().slice(0, 8), assembly: { id, version }, choices: {} }]);
   };
   return (
     <View className="gap-3">
@@ -43,8 +44,8 @@ export function UsesPanel({ part }: { readonly part: Part }) {
         <Use
           key={use.id}
           use={use}
-          onChange={(changed) => put(part.uses.map((each) => (each.id === use.id ? changed : each)))}
-          onRemove={() => put(part.uses.filter((each) => each.id !== use.id))}
+          onChange={(changed) => put((uses) => uses.map((each) => (each.id === use.id ? changed : each)))}
+          onRemove={() => put((uses) => uses.filter((each) => each.id !== use.id))}
         />
       ))}
       <Button label="Apply an assembly" kind="plain" icon={Plus} onPress={() => setAdding(true)} />
@@ -59,6 +60,11 @@ export function UsesPanel({ part }: { readonly part: Part }) {
       ) : null}
     </View>
   );
+}, sameUses);
+
+/** Other figures of the part are nothing to it. */
+function sameUses(a: { readonly part: Part }, b: { readonly part: Part }): boolean {
+  return a.part.id === b.part.id && a.part.kind === b.part.kind && a.part.uses === b.part.uses;
 }
 
 type UseProps = {
@@ -68,8 +74,8 @@ type UseProps = {
 };
 
 function Use({ use, onChange, onRemove }: UseProps) {
-  const { rules, record, context, jobId } = useJob();
-  const { system } = record.job;
+  const { rules, context, jobId } = useJobActions();
+  const { system } = context;
   const library = { ...rules, sections: context.sections, sheets: {} };
   const assembly = findAssembly(use.assembly, system, library);
   if (!assembly) {

@@ -9,7 +9,6 @@ import {
   resolveParts,
 } from "@wide-porch/core";
 import { book } from "@wide-porch/library/book";
-import equal from "fast-deep-equal";
 import {
   createContext,
   memo,
@@ -33,15 +32,17 @@ import { withPending } from "../sync/overlay";
 import type { Rules } from "../worker/reckon.worker";
 import { commandsFor } from "./commands";
 import type { Change, Step } from "./history";
-import { useRules } from "./rules";
 import { useHistory } from "./useHistory";
 import { useLater } from "./useLater";
 import { type ReckoningState, useReckoning } from "./useReckoning";
+import { useReckoningInput } from "./useReckoningInput";
+import { useStableParts } from "./useStable";
 
 /** What stays the same from change to change. */
 export type JobActions = {
   readonly jobId: string;
   readonly context: PartContext;
+  readonly rules: Rules;
   readonly savePart: (part: Part) => void;
   /** Several parts at once, as one step of undo. */
   readonly saveParts: (parts: readonly Part[]) => void;
@@ -61,7 +62,6 @@ export type OpenJob = ReckoningState &
     /** With what the plan knows of them put in. */
     readonly resolved: readonly Part[];
     readonly plan: JobPlan;
-    readonly rules: Rules;
     readonly priceList: readonly PriceItem[];
     readonly undo: (() => void) | undefined;
     readonly redo: (() => void) | undefined;
@@ -117,9 +117,12 @@ export function JobProvider({ jobId, children, fallback }: PropsWithChildren<Job
   );
   // An entry is answered on its own screen at once; lists, counts and prices follow as soon as there is time.
   const shown = useLater(full);
+  // Counting begins with the entry itself, beside the drawing of it.
+  const input = useReckoningInput(full, prices.data);
+  const reckoned = useReckoning(input);
   const latest = useRef(full);
   latest.current = full;
-  if (!shown || !full || !prices.data) {
+  if (!shown || !full || !input) {
     const retry = () => {
       void answer.mutate();
       void prices.mutate();
@@ -127,7 +130,7 @@ export function JobProvider({ jobId, children, fallback }: PropsWithChildren<Job
     return <>{fallback(answer.error ?? prices.error, retry)}</>;
   }
   return (
-    <LoadedJob full={shown} latest={latest} priceList={prices.data}>
+    <LoadedJob full={shown} latest={latest} rules={input.rules} priceList={input.priceList} reckoned={reckoned}>
       {children}
     </LoadedJob>
   );
@@ -138,49 +141,23 @@ export type JobProviderProps = {
   readonly fallback: (error: unknown, retry: () => void) => React.ReactNode;
 };
 
-/** The earlier object while its content is the same: the server's answer to a change brings nothing new to reckon. */
-function useStable<T>(value: T): T {
-  const kept = useRef(value);
-  if (!equal(kept.current, value)) kept.current = value;
-  return kept.current;
-}
-
-/** Each part the earlier object while it is the same, so that only what changed is planned and drawn anew. */
-function useStableParts(full: FullJob): readonly Part[] {
-  const kept = useRef<readonly Part[]>([]);
-  return useMemo(() => {
-    const known = new Map(kept.current.map((part) => [part.id, part]));
-    const parts = full.parts.map(({ id, part }) => {
-      const before = known.get(id);
-      return before && equal(before, part) ? before : part;
-    });
-    const same = parts.length === kept.current.length && parts.every((part, index) => part === kept.current[index]);
-    if (!same) kept.current = parts;
-    return kept.current;
-  }, [full.parts]);
-}
-
 type LoadedProps = PropsWithChildren<{
   readonly full: FullJob;
   readonly latest: { readonly current: FullJob | undefined };
-  readonly priceList: { items: { item: PriceItem }[] };
+  readonly rules: Rules;
+  readonly priceList: readonly PriceItem[];
+  readonly reckoned: ReckoningState;
 }>;
 
-const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }: LoadedProps) {
+const LoadedJob = memo(function LoadedJob(props: LoadedProps) {
+  const { full, latest, rules, priceList, reckoned, children } = props;
   const [readings, setReadings] = useState<readonly string[]>([]);
   const { job: jobRecord } = full;
   const { id: jobId } = jobRecord;
   const owner = useSession().data?.user.id ?? "";
   const parts = useStableParts(full);
-  const job = useStable(jobRecord.job);
   const plan = useMemo(() => planJob(parts), [parts]);
   const resolved = useMemo(() => resolveParts(parts, plan), [parts, plan]);
-  const rules = useRules(full);
-  const input = useMemo(
-    () => ({ job, parts, rules, priceList: priceList.items.map((each) => each.item) }),
-    [job, parts, rules, priceList],
-  );
-  const reckoned = useReckoning(input);
   const context = useMemo(() => partContext(jobRecord.job.system, book), [jobRecord.job.system]);
 
   const apply = useCallback(
@@ -201,6 +178,7 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
     return {
       jobId,
       context,
+      rules,
       savePart: (part: Part) => take({ changes: [put(part)] }),
       saveParts: (changed: readonly Part[]) => take({ changes: changed.map(put) }),
       binPart: (id: string) => take({ changes: [{ kind: "part", id, before: partNow(id), after: undefined }] }),
@@ -208,7 +186,8 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
         take({ changes: [{ kind: "job", before: sameFields(now().job, changes), after: changes }] }),
       changePart: (id: string, change: (part: Part) => Part) => {
         const part = partNow(id);
-        if (part) take({ changes: [put(change(part))] });
+        const changed = part && change(part);
+        if (changed && changed !== part) take({ changes: [put(changed)] });
       },
       changeCutting: (change: (cutting: CuttingSettings) => CuttingSettings) => {
         const { cutting } = now().job.job;
@@ -219,7 +198,7 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
           setReadings((current) => [typed, ...current.filter((each) => each !== typed)].slice(0, READINGS_KEPT)),
         ),
     };
-  }, [take, context, jobId, latest]);
+  }, [take, context, rules, jobId, latest]);
 
   const value: OpenJob = {
     ...reckoned,
@@ -228,8 +207,7 @@ const LoadedJob = memo(function LoadedJob({ full, latest, priceList, children }:
     parts,
     resolved,
     plan,
-    rules,
-    priceList: input.priceList,
+    priceList,
     undo: history.undo,
     redo: history.redo,
     readings,

@@ -12,14 +12,14 @@ export const useAssemblies = () => useSWR(ASSEMBLIES, () => askKept(assemblyList
 const keyOf = ({ id, version, system }: Assembly): string => `${system}/${id}@${version}`;
 
 /** What a job is counted by: the versions its parts have, and the company's newest for what is applied next. */
-export function useRules(full: FullJob): Rules {
+export function useRules(full: FullJob | undefined): Rules | undefined {
   const newest = useAssemblies().data?.items;
-  const { assemblies, standard, job } = full;
-  const { system } = job.job;
+  const system = full?.job.job.system;
   // By what they say, not by the answer, which comes anew every few seconds.
-  const used = JSON.stringify(assemblies);
-  const house = JSON.stringify(standard);
+  const used = useMemo(() => JSON.stringify(full?.assemblies ?? []), [full?.assemblies]);
+  const house = useMemo(() => JSON.stringify(full?.standard ?? null), [full?.standard]);
   return useMemo(() => {
+    if (system === undefined) return undefined;
     const all = new Map<string, Assembly>();
     const pinned: Assembly[] = JSON.parse(used);
     for (const { assembly, retired } of newest ?? []) {

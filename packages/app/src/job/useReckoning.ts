@@ -1,5 +1,5 @@
 import type { Part, PartCount, PriceItem } from "@wide-porch/core";
-import { useEffect, useRef, useState } from "react";
+import { startTransition, useEffect, useRef, useState } from "react";
 import { newId } from "../sync/newId";
 import type { DeviceJob, DeviceReckoning, Rules } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
@@ -45,7 +45,8 @@ export function useReckoning(input: ReckoningInput | undefined): ReckoningState 
         }
         const sent = await reckoner().reckon(page.current, next.job, next.parts, next.priceList);
         counts.current = withUnchanged(sent.counts, counts.current);
-        setState({ reckoning: { ...sent, counts: counts.current }, failure: undefined });
+        const reckoning = { ...sent, counts: counts.current };
+        startTransition(() => setState({ reckoning, failure: undefined }));
       } catch (error) {
         const failure = error instanceof Error ? error.message : String(error);
         setState((previous) => ({ ...previous, failure }));

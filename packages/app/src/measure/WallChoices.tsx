@@ -18,7 +18,7 @@ import { ApplySheet } from "../assembly/ApplySheet";
 import { ParameterField } from "../assembly/ParameterField";
 import { Button } from "../components/Button";
 import { Faint, Strong, Title, Warning } from "../components/Text";
-import { useJob } from "../job/JobContext";
+import { useJobActions } from "../job/JobContext";
 
 /** What a drawn wall and walls by totals have alike. */
 export type Framed = {
@@ -46,7 +46,7 @@ const parameterFor = (own: FramingParameter, assembly: Assembly, value: Scalar):
 
 /** How the wall is built. A press on the choice that stands confirms it. */
 export const WallChoices = memo(function WallChoices({ framed, onChange }: Props) {
-  const { context, rules } = useJob();
+  const { context, rules } = useJobActions();
   const [refusal, setRefusal] = useState<string>();
   const [more, setMore] = useState(false);
   const library = { ...rules, sections: context.sections, sheets: {} };
@@ -109,7 +109,17 @@ export const WallChoices = memo(function WallChoices({ framed, onChange }: Props
       ) : null}
     </View>
   );
-});
+}, sameChoices);
+
+/** Other figures of the wall are nothing to it. */
+function sameChoices(a: Props, b: Props): boolean {
+  return (
+    a.onChange === b.onChange &&
+    a.framed.assembly === b.framed.assembly &&
+    a.framed.parameters === b.framed.parameters &&
+    a.framed.choices === b.framed.choices
+  );
+}
 
 /** Parameters of the assembly beyond those of framing. */
 type OwnProps = {
@@ -119,7 +129,7 @@ type OwnProps = {
 };
 
 function OwnParameters({ assembly, framed, onChange }: OwnProps) {
-  const { context } = useJob();
+  const { context } = useJobActions();
   return assembly.parameters
     .filter((parameter) => !NAMES.has(parameter.name))
     .map((parameter) => (
@@ -137,7 +147,7 @@ function OwnParameters({ assembly, framed, onChange }: OwnProps) {
 
 /** Which assembly frames it. */
 function FramingPicker({ framed, onChange }: { framed: Framed; onChange: (change: Partial<Framed>) => void }) {
-  const { rules, context } = useJob();
+  const { rules, context } = useJobActions();
   const [open, setOpen] = useState(false);
   const library = { ...rules, sections: context.sections, sheets: {} };
   const now = findAssembly(framed.assembly, context.system, library);

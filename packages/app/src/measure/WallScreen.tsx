@@ -39,8 +39,9 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
   const latest = useRef({ part, wall });
   latest.current = { part, wall };
   const change = useCallback(
-    (changes: Partial<StudWall>): Problem | undefined => {
+    (change: Partial<StudWall> | ((now: StudWall) => Partial<StudWall>)): Problem | undefined => {
       const now = latest.current;
+      const changes = typeof change === "function" ? change(now.wall) : change;
       const problem = studWallKind.problems({ ...now.wall, ...changes }, context)[0];
       if (!problem) savePart({ ...now.part, ...changes });
       return problem;

@@ -7,7 +7,7 @@ import {
   unmeasured,
   type WallEnd,
 } from "@wide-porch/core";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
@@ -16,10 +16,12 @@ import { Faint, Title, Warning } from "../components/Text";
 import { Plus, Trash2 } from "../icons";
 import { newId } from "../sync/newId";
 
+type Change = Partial<StudWall> | ((now: StudWall) => Partial<StudWall>);
+
 type Props = {
   readonly wall: StudWall;
-  /** Makes the change; says why it could not be made. */
-  readonly onChange: (change: Partial<StudWall>) => Problem | undefined;
+  /** Makes the change, to the wall as it stands this instant; says why it could not be made. */
+  readonly onChange: (change: Change) => Problem | undefined;
 };
 
 type Top = "level" | "up-left" | "up-right" | "gable" | "points";
@@ -67,22 +69,31 @@ function shapeFor(top: Top, wall: StudWall): Shape {
 }
 
 /** The top of a wall, how often it is built, and, for a wall by itself, how its ends stand. */
-export function WallShape({ wall, onChange }: Props) {
+export const WallShape = memo(function WallShape({ wall, onChange }: Props) {
   const [refusal, setRefusal] = useState<string>();
-  const say = (shape: Shape) => {
-    const problem = onChange({
-      shape,
-      ...(wall.plan?.underCeiling ? { height: { ...wall.height, assumed: false } } : {}),
-    });
+  const say = (shapeOf: (now: StudWall) => Shape) => {
+    const problem = onChange((now) => ({
+      shape: shapeOf(now),
+      // Said of a wall under a ceiling, it stands at the height it has.
+      ...(now.plan?.underCeiling ? { height: { ...now.height, assumed: false } } : {}),
+    }));
     setRefusal(problem ? `${problem.message} It stays as it was.` : undefined);
   };
   return (
     <View className="gap-4">
       <Title level={2}>Shape</Title>
-      <Choice label="Top of the wall" options={TOPS} value={topOf(wall)} onChange={(top) => say(shapeFor(top, wall))} />
+      <Choice
+        label="Top of the wall"
+        options={TOPS}
+        value={topOf(wall)}
+        onChange={(top) => say((now) => shapeFor(top, now))}
+      />
       {refusal ? <Warning role="alert">{refusal}</Warning> : null}
       {wall.shape.how === "points" && !wall.plan?.underCeiling ? (
-        <Breaks wall={wall} points={wall.shape.points} onChange={(points) => say({ how: "points", points })} />
+        <Breaks
+          points={wall.shape.points}
+          onChange={(change) => say((now) => ({ how: "points", points: change(now) }))}
+        />
       ) : null}
       {wall.plan?.underCeiling ? (
         <Faint>Its top follows the room’s ceiling until its own height or shape is given.</Faint>
@@ -114,19 +125,34 @@ export function WallShape({ wall, onChange }: Props) {
       />
     </View>
   );
+}, sameShape);
+
+/** Its length and heights are nothing to it. */
+function sameShape(a: Props, b: Props): boolean {
+  const [now, next] = [a.wall, b.wall];
+  return (
+    a.onChange === b.onChange &&
+    now.shape === next.shape &&
+    now.ends.left === next.ends.left &&
+    now.ends.right === next.ends.right &&
+    now.repeats === next.repeats &&
+    (now.plan === null) === (next.plan === null) &&
+    now.plan?.underCeiling === next.plan?.underCeiling
+  );
 }
 
 type Points = Extract<Shape, { how: "points" }>["points"];
 type BreaksProps = {
-  readonly wall: StudWall;
   readonly points: Points;
-  readonly onChange: (points: Points) => void;
+  readonly onChange: (change: (now: StudWall) => Points) => void;
 };
+
+const pointsOf = ({ shape }: StudWall): Points => (shape.how === "points" ? shape.points : []);
 
 const MOST_BREAKS = 20;
 
 /** The breaks of a top that is given point by point; their figures are among the wall's. */
-function Breaks({ wall, points, onChange }: BreaksProps) {
+function Breaks({ points, onChange }: BreaksProps) {
   return (
     <View className="gap-2">
       <Faint>
@@ -140,7 +166,7 @@ function Breaks({ wall, points, onChange }: BreaksProps) {
                 label={`Take out break ${index + 1}`}
                 kind="quiet"
                 icon={Trash2}
-                onPress={() => onChange(points.filter((each) => each !== point))}
+                onPress={() => onChange((now) => pointsOf(now).filter((each) => each.id !== point.id))}
               />
             ))
           : null}
@@ -150,7 +176,7 @@ function Breaks({ wall, points, onChange }: BreaksProps) {
         kind="plain"
         icon={Plus}
         disabled={points.length >= MOST_BREAKS}
-        onPress={() => onChange([...points, nextBreak(wall)])}
+        onPress={() => onChange((now) => [...pointsOf(now), nextBreak(now)])}
       />
     </View>
   );

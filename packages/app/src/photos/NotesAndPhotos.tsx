@@ -1,5 +1,5 @@
 import { LONGEST_NOTES, type Part, type Photo } from "@wide-porch/core";
-import { useRef, useState } from "react";
+import { memo, useRef, useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
 import { Button } from "../components/Button";
 import { CommitField } from "../components/CommitField";
@@ -13,9 +13,11 @@ import { NoPicture } from "./picture";
 
 const MOST_PHOTOS = 60;
 
+type Props = { readonly part: Part };
+
 /** What a person wrote and photographed at a part. */
-export function NotesAndPhotos({ part }: { readonly part: Part }) {
-  const { savePart } = useJobActions();
+export const NotesAndPhotos = memo(function NotesAndPhotos({ part }: Props) {
+  const { changePart } = useJobActions();
   return (
     <View className="gap-3">
       <Title level={2}>Notes and photos</Title>
@@ -24,27 +26,31 @@ export function NotesAndPhotos({ part }: { readonly part: Part }) {
         value={part.notes}
         multiline
         check={(text) => (text.length > LONGEST_NOTES ? `At most ${LONGEST_NOTES} letters.` : undefined)}
-        onCommit={(notes) => savePart({ ...part, notes })}
+        onCommit={(notes) => changePart(part.id, (now) => ({ ...now, notes }))}
       />
       <PhotoStrip part={part} />
       <AddPhotos part={part} />
     </View>
   );
+}, sameNotes);
+
+/** Other figures of the part are nothing to it. */
+function sameNotes(a: Props, b: Props): boolean {
+  return a.part.id === b.part.id && a.part.notes === b.part.notes && a.part.photos === b.part.photos;
 }
 
-function PhotoStrip({ part }: { readonly part: Part }) {
-  const { savePart } = useJobActions();
+function PhotoStrip({ part }: Props) {
+  const { changePart } = useJobActions();
   const [shown, setShown] = useState<Photo>();
   if (part.photos.length === 0) return null;
+  const put = (change: (photos: readonly Photo[]) => Photo[]) =>
+    changePart(part.id, (now) => ({ ...now, photos: change(now.photos) }));
   const takeOut = (photo: Photo) => {
-    savePart({ ...part, photos: part.photos.filter((each) => each.id !== photo.id) });
+    put((photos) => photos.filter((each) => each.id !== photo.id));
     setShown(undefined);
   };
   const caption = (photo: Photo, text: string) =>
-    savePart({
-      ...part,
-      photos: part.photos.map((each) => (each.id === photo.id ? { ...each, caption: text } : each)),
-    });
+    put((photos) => photos.map((each) => (each.id === photo.id ? { ...each, caption: text } : each)));
   const open = part.photos.find((each) => each.id === shown?.id);
   return (
     <>
@@ -79,12 +85,10 @@ function PhotoStrip({ part }: { readonly part: Part }) {
 }
 
 /** By the camera or from a file; made small here, kept on the device, and sent when there is signal. */
-function AddPhotos({ part }: { readonly part: Part }) {
-  const { savePart, jobId } = useJobActions();
+function AddPhotos({ part }: Props) {
+  const { changePart, jobId } = useJobActions();
   const camera = useRef<HTMLInputElement>(null);
   const files = useRef<HTMLInputElement>(null);
-  const latest = useRef(part);
-  latest.current = part;
   const [refusal, setRefusal] = useState<string>();
 
   const add = async (chosen: readonly File[]) => {
@@ -98,9 +102,13 @@ function AddPhotos({ part }: { readonly part: Part }) {
         setRefusal(`${file.name}: ${why}`);
       }
     }
-    const photos = [...latest.current.photos, ...kept];
-    if (photos.length > MOST_PHOTOS) setRefusal(`A part has at most ${MOST_PHOTOS} photos.`);
-    else if (kept.length > 0) savePart({ ...latest.current, photos });
+    if (kept.length === 0) return;
+    changePart(part.id, (now) => {
+      const photos = [...now.photos, ...kept];
+      if (photos.length <= MOST_PHOTOS) return { ...now, photos };
+      setRefusal(`A part has at most ${MOST_PHOTOS} photos.`);
+      return now;
+    });
   };
   const input = (ref: React.RefObject<HTMLInputElement | null>, name: string, capture: boolean) => (
     <input

@@ -161,7 +161,7 @@ describe("the outbox", () => {
     await store.set("outbox/ros/000000000002/y", { kind: "nonsense" });
     send.mockRejectedValue(new NoAnswer());
     const { outbox } = await newOutbox();
-    expect(outbox.read().commands).toMatchObject([{ part: { schemaVersion: 3, plan: null, repeats: 1 } }]);
+    expect(outbox.read().commands).toMatchObject([{ part: { schemaVersion: 4, plan: null, repeats: 1 } }]);
   });
 
   it("keeps one person's unsent changes from the next who signs in on the device", async () => {

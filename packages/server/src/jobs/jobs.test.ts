@@ -195,6 +195,8 @@ describe("parts", () => {
       id: name,
       kind: "door",
       name,
+      measuredAs: "rough",
+      along: "from-left",
       position: inches(position),
       width: inches(width),
       height: inches(80),
