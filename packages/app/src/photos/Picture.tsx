@@ -19,6 +19,12 @@ export function Picture({ photo, className, whole = false }: Props) {
   }
   if (!url) return <View className={className} />;
   return (
-    <Image source={{ uri: url }} alt={photo.caption} resizeMode={whole ? "contain" : "cover"} className={className} />
+    <Image
+      source={{ uri: url }}
+      role="img"
+      aria-label={photo.caption || "Picture"}
+      resizeMode={whole ? "contain" : "cover"}
+      className={className}
+    />
   );
 }

@@ -67,7 +67,7 @@ describe("a wall under a sloped ceiling", () => {
     const typed = studWallKind.dimensions(wall).filter((slot) => /^(height|shape)/.test(slot.path));
     expect(typed.map((slot) => slot.typedOn)).toEqual([
       { partId: "loft", path: "ceiling.height" },
-      { partId: "loft", path: "ceiling.height" },
+      { partId: "loft", path: "ceiling.highHeight" },
     ]);
   });
 

@@ -15,6 +15,7 @@ import { View } from "react-native";
 import { seesCosts, useSession } from "../../api/session";
 import { Button } from "../../components/Button";
 import { CommitField } from "../../components/CommitField";
+import { PrintPaper } from "../../components/PrintPaper";
 import { Body, Faint, Title, Warning } from "../../components/Text";
 import { ExportButtons } from "../../export/ExportButtons";
 import { Printer } from "../../icons";
@@ -43,6 +44,7 @@ export function CutLists({ order, counts }: Props) {
         <ExportButtons make={() => cutTable(order.cuts, marks, cutting.kerfNm, system)} what="cut list" />
         <Button label="Print" kind="plain" icon={Printer} onPress={() => window.print()} />
       </View>
+      <CutPaper order={order} marks={marks} />
     </>
   );
 }
@@ -86,12 +88,11 @@ type ItemProps = { readonly cut: ItemCut; readonly marks: ReadonlyMap<string, st
 
 function ItemCutList({ cut, marks, mayChange }: ItemProps) {
   const { record, context } = useJob();
-  const { system, cutting } = record.job;
+  const { system } = record.job;
   const bought = cut.bars.filter((bar) => !bar.fromYard).length;
   const yard = cut.bars.length - bought;
   const nominal = context.sections[cut.itemCode.split("/")[1] ?? ""]?.nominalIn;
   const feetOfBoard = nominal && cut.bars.reduce((sum, bar) => sum + boardFeetOf(bar, nominal), 0);
-  const longestNm = Math.max(...cut.bars.map((bar) => bar.stockNm));
   return (
     <View className="gap-2">
       <Title level={2}>{cut.name}</Title>
@@ -105,20 +106,45 @@ function ItemCutList({ cut, marks, mayChange }: ItemProps) {
         <Warning>{`${cut.tooLong.length} pieces are longer than any stock: use an engineered section.`}</Warning>
       ) : null}
       <BestCut cut={cut} mayKeep={mayChange} />
-      <View role="list" aria-label={`Bars of ${cut.name}`}>
-        {alike(cut.bars).map(({ bar, count, key }) => (
-          <BarPicture
-            key={key}
-            bar={bar}
-            count={count}
-            marks={marks}
-            kerfNm={cutting.kerfNm}
-            longestNm={longestNm}
-            system={system}
-          />
-        ))}
-      </View>
+      <Bars cut={cut} marks={marks} />
     </View>
+  );
+}
+
+function Bars({ cut, marks }: Omit<ItemProps, "mayChange">) {
+  const { record } = useJob();
+  const { system, cutting } = record.job;
+  const longestNm = Math.max(...cut.bars.map((bar) => bar.stockNm));
+  return (
+    <View role="list" aria-label={`Bars of ${cut.name}`}>
+      {alike(cut.bars).map(({ bar, count, key }) => (
+        <BarPicture
+          key={key}
+          bar={bar}
+          count={count}
+          marks={marks}
+          kerfNm={cutting.kerfNm}
+          longestNm={longestNm}
+          system={system}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** The cut list for the saw: bars and marks, and nothing to press. */
+function CutPaper({ order, marks }: { readonly order: Order; readonly marks: ReadonlyMap<string, string> }) {
+  const { record } = useJob();
+  const { title, system, cutting } = record.job;
+  return (
+    <PrintPaper title="Cut list" under={`${title}. Saw cut ${formatLength(cutting.kerfNm, system)}.`}>
+      {order.cuts.map((cut) => (
+        <View key={cut.itemCode}>
+          <Title level={2}>{cut.name}</Title>
+          <Bars cut={cut} marks={marks} />
+        </View>
+      ))}
+    </PrintPaper>
   );
 }
 

@@ -63,12 +63,13 @@ function dimensionsOnPlan(
         ]
       : [];
   const typedOn = { partId: roomId, path: `runs.${hostId}.length` };
-  const ofCeiling = underCeiling ? { typedOn: { partId: roomId, path: "ceiling.height" } } : {};
+  const ofCeiling = (field: "height" | "highHeight") =>
+    underCeiling ? { typedOn: { partId: roomId, path: `ceiling.${field}` } } : {};
   return [
     { path: "length", label: "Length", of: "", dimension: wall.length, typedOn },
     ...own,
-    { path: "height", label: heightLabel(wall), of: "", dimension: wall.height, ...ofCeiling },
-    ...shapeSlots(wall).map((slot) => ({ ...slot, ...ofCeiling })),
+    { path: "height", label: heightLabel(wall), of: "", dimension: wall.height, ...ofCeiling("height") },
+    ...shapeSlots(wall).map((slot) => ({ ...slot, ...ofCeiling("highHeight") })),
     ...wall.openings
       .flatMap((opening) => openingSlots(wall, opening))
       .map((slot) => ({ ...slot, typedOn: { partId: roomId, path: slot.path } })),
