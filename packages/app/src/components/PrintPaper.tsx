@@ -30,8 +30,10 @@ export function PrintPaper({ title, under, children }: Props) {
   if (!printing) return null;
   return createPortal(
     <div className="print-paper">
-      <Title level={1}>{title}</Title>
-      <Faint>{under}</Faint>
+      <View className="gap-1">
+        <Title level={1}>{title}</Title>
+        <Faint>{under}</Faint>
+      </View>
       <View className="gap-4 pt-4">{children}</View>
     </div>,
     document.body,

@@ -1,5 +1,5 @@
 import { isMeasuredUnit, type MeasuredUnit } from "../assemblies/records";
-import { formatArea, formatRunningLength, formatVolume, type MeasuringSystem, NM_PER_M } from "../units";
+import { formatArea, formatLiquid, formatRunningLength, formatVolume, type MeasuringSystem, NM_PER_M } from "../units";
 
 const KG_PER_LB = 0.45359237;
 const rounded = (value: number, places: number): string => String(Number(value.toFixed(places)));
@@ -8,6 +8,7 @@ const MEASURED: Record<MeasuredUnit, (value: number, system: MeasuringSystem) =>
   length: (value, system) => formatRunningLength(Math.round(value * NM_PER_M), system),
   area: formatArea,
   volume: formatVolume,
+  liquid: formatLiquid,
   weight: (value, system) =>
     system === "imperial" ? `${rounded(value / KG_PER_LB, 1)} lb` : `${rounded(value, 1)} kg`,
   hour: (value) => `${rounded(value, 2)} h`,

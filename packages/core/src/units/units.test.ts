@@ -5,6 +5,7 @@ import {
   areaOf,
   boardFeet,
   feet,
+  formatLiquid,
   formatMoney,
   inches,
   millimetres,
@@ -110,5 +111,15 @@ describe("money", () => {
     expect(formatMoney("1298.70", "USD")).toBe("$1,298.70");
     expect(formatMoney("-12.00", "GBP")).toBe("−£12.00");
     expect(formatMoney("0.50", "EUR")).toBe("€0.50");
+  });
+});
+
+describe("liquids", () => {
+  // A US gallon is 231 cubic inches: NIST Handbook 44, appendix C.
+  it("are said in US gallons and in litres", () => {
+    expect(formatLiquid(231 * 0.0254 ** 3, "imperial")).toBe("1 US gal");
+    expect(formatLiquid(4.5 * 231 * 0.0254 ** 3, "imperial")).toBe("4.5 US gal");
+    expect(formatLiquid(0.017, "metric")).toBe("17 L");
+    expect(formatLiquid(0, "metric")).toBe("0 L");
   });
 });

@@ -57,7 +57,15 @@ export function typeWords(type: FormulaType): string {
 }
 
 /** Units that a rule is counted in, beside words for countable things such as `piece`. */
-export const MEASURED_UNITS = { length: LENGTH, area: AREA, volume: VOLUME, weight: MASS, hour: HOURS } as const;
+export const MEASURED_UNITS = {
+  length: LENGTH,
+  area: AREA,
+  volume: VOLUME,
+  /** A volume that is sold by the gallon or the litre. */
+  liquid: VOLUME,
+  weight: MASS,
+  hour: HOURS,
+} as const;
 export type MeasuredUnit = keyof typeof MEASURED_UNITS;
 
 export const isMeasuredUnit = (unit: string): unit is MeasuredUnit => Object.hasOwn(MEASURED_UNITS, unit);
