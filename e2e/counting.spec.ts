@@ -355,3 +355,21 @@ test("the framing stands in 3D: storeys, roles, and a piece's line", async ({ pa
   }
   await expect(working).toBeVisible();
 });
+
+test("a line's pieces are seen in 3D, with what they belong to said, and nothing of them hidden", async ({
+  page,
+  address,
+}) => {
+  await signIn(page, address, ROS);
+  await page.getByText("Lantern House: boot room", { exact: false }).click();
+  await place(page, "Count");
+  await page.getByLabel("Find an item, a part or a place").fill("sheathing");
+  await line(page, /^Structural panels|^Sheathing/).click();
+  await page.getByRole("button", { name: "See them in 3D" }).click();
+  const model = page.getByRole("img", { name: /^The framing in 3D, \d+ pieces$/ });
+  await expect(model).toBeVisible();
+  await expect(page.getByText(/^Lit: .*(panel|sheath)/i)).toBeVisible();
+  // Sheathing is put away at first; what is asked for is not.
+  await expect(page.getByRole("button", { name: "Hide sheathing" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Show boards" })).toBeVisible();
+});

@@ -25,24 +25,34 @@ type Shown = (typeof VIEWS)[number]["value"];
 export function CountScreen() {
   const wide = useWide();
   const router = useRouter();
-  const { line: lineId, view: asked } = useLocalSearchParams<{ line?: string; view?: string }>();
+  const { line: lineId, view: asked, lit } = useLocalSearchParams<{ line?: string; view?: string; lit?: string }>();
   const { reckoning, failure } = useJob();
   const view: Shown = VIEWS.find((each) => each.value === asked)?.value ?? "counted";
   if (!reckoning)
     return failure ? <Warning role="alert">{`Counting failed: ${failure}`}</Warning> : <Waiting what="the count" />;
 
   const found = findLine(reckoning.counts, lineId);
+  // On the phone the working closes over the 3D view; what it lit stays lit.
+  const litLine = found?.line ?? findLine(reckoning.counts, lit)?.line;
   const show = (id: string) => router.setParams({ line: id });
+  const showInModel = (id: string) => router.setParams({ view: "model", line: wide ? id : "", lit: id });
   const list = (
     <ScrollView className="min-h-0 flex-1" contentContainerClassName="mx-auto w-full max-w-3xl gap-5 p-4 pb-10">
       <Choice label="Show" value={view} onChange={(next) => router.setParams({ view: next })} options={VIEWS} />
       {view === "counted" ? <Counted counts={reckoning.counts} onOpen={show} shownId={lineId} /> : null}
       {view === "ordered" ? <OrderList order={reckoning.order} /> : null}
       {view === "cut" ? <CutLists order={reckoning.order} counts={reckoning.counts} /> : null}
-      {view === "model" ? <ModelView counts={reckoning.counts} onOpen={show} litLine={found?.line} /> : null}
+      {view === "model" ? <ModelView counts={reckoning.counts} onOpen={show} litLine={litLine} /> : null}
     </ScrollView>
   );
-  const working = found ? <WorkingSheet line={found.line} count={found.count} order={reckoning.order} /> : null;
+  const working = found ? (
+    <WorkingSheet
+      line={found.line}
+      count={found.count}
+      order={reckoning.order}
+      onModel={() => showInModel(found.line.id)}
+    />
+  ) : null;
   if (!wide) {
     return (
       <>

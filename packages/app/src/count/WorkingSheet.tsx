@@ -5,15 +5,21 @@ import { View } from "react-native";
 import { AnyDrawing } from "../components/AnyDrawing";
 import { Button } from "../components/Button";
 import { Body, Faint, Figure, Strong, Title, Warning } from "../components/Text";
+import { Box } from "../icons";
 import { useJob } from "../job/JobContext";
-
 import { PlanOfPart } from "./PlanOfPart";
 import { SetByHand } from "./SetByHand";
 
-type Props = { readonly line: CountLine; readonly count: PartCount; readonly order: Order };
+type Props = {
+  readonly line: CountLine;
+  readonly count: PartCount;
+  readonly order: Order;
+  /** Shows the line's pieces in the 3D view. */
+  readonly onModel: () => void;
+};
 
 /** How a number came about: in a sentence, in figures, on the drawing, and where it goes. */
-export function WorkingSheet({ line, count, order }: Props) {
+export function WorkingSheet({ line, count, order, onModel }: Props) {
   const lit = useMemo(() => new Set(line.pieceIds), [line.pieceIds]);
   const { record } = useJob();
   const shown = quantityParts(line.quantity, line.unit, record.job.system);
@@ -35,6 +41,7 @@ export function WorkingSheet({ line, count, order }: Props) {
           />
         </View>
       ) : null}
+      {lit.size > 0 ? <Button label="See them in 3D" kind="plain" icon={Box} onPress={onModel} /> : null}
       <Body>{line.working.sentence}</Body>
       <View className="gap-1 rounded-md border border-rule bg-sheet p-3">
         <Faint>{line.working.formula}</Faint>

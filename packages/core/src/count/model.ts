@@ -75,7 +75,7 @@ function across(piece: Piece, depthNm: Nanometres, sections: SectionBook): { nea
 
 function outlineOf(piece: Piece, liftNm: Nanometres): Solid["outline"] {
   const { xNm, yNm, widthNm, heightNm } = piece;
-  const corners = (isFraming(piece) ? piece.points : undefined) ?? [
+  const corners = ("points" in piece ? piece.points : undefined) ?? [
     { xNm, yNm },
     { xNm: xNm + widthNm, yNm },
     { xNm: xNm + widthNm, yNm: yNm + heightNm },

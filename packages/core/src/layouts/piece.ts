@@ -26,6 +26,8 @@ export type FramingPiece = Rectangle & {
 export type SheetPiece = Rectangle & {
   readonly id: string;
   readonly role: SheetRole;
+  /** Its corners in order, where a sloped top cuts it. */
+  readonly points?: readonly Point[] | undefined;
   /** Counted from 1 within its role. */
   readonly sheetNumber: number;
   readonly layer: number;

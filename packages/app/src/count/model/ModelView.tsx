@@ -1,5 +1,5 @@
 import { type CountLine, modelOf, type PartCount, type PieceRole } from "@wide-porch/core";
-import { lazy, Suspense, useCallback, useMemo, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Choice } from "../../components/Choice";
@@ -44,6 +44,12 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
     return all.filter((solid) => !away.has(solid.role) && (storey === ALL || solid.storey === storey));
   }, [all, hidden, storey]);
   const lit = useMemo(() => new Set(litLine?.pieceIds.map((id) => `${litLine.partId}/${id}`) ?? []), [litLine]);
+  // What is to be seen is not hidden.
+  useEffect(() => {
+    const roles = new Set(all.filter((solid) => lit.has(solid.id)).map((solid) => solid.role));
+    const groups = GROUPS.filter((group) => group.roles.some((role) => roles.has(role))).map((group) => group.label);
+    if (groups.length > 0) setHidden((now) => now.filter((label) => !groups.includes(label)));
+  }, [all, lit]);
   const open = useCallback(
     (id: string) => {
       const [partId, ...rest] = id.split("/");
@@ -63,6 +69,7 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
       <Suspense fallback={<Waiting what="the model" />}>
         <ModelCanvas solids={solids} lit={lit} onPiece={open} onCamera={keepCamera} />
       </Suspense>
+      {litLine ? <Body role="status">{`Lit: ${litLine.description}, ${litLine.partName}`}</Body> : null}
       <ForTheQuote camera={camera} storey={storey} />
       <Faint>Drag to turn, two fingers or the wheel to come nearer. Press a piece for its count.</Faint>
       {storeys.length > 1 ? (

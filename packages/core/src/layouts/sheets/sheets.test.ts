@@ -33,6 +33,45 @@ describe("sheets on a wall", () => {
     expect(sheetsUsed(pieces)).toBe(3);
   });
 
+  it("cuts a piece to the slope it lies under, and buys it as the rectangle round it", () => {
+    // From 4 ft at the left to 8 ft at the right over 8 ft: half a foot a foot (arithmetic).
+    const profile = [
+      { xNm: 0, yNm: feet(4) },
+      { xNm: feet(8), yNm: feet(8) },
+    ];
+    const area = { xNm: 0, yNm: 0, widthNm: feet(8), heightNm: feet(8) };
+    const laid = layoutSheets({ area, openings: [], profile }, { layers: 1, sheet: SHEET, leastOffcutNm: 0 });
+    const [left, right] = sheetPieces("sheathing", laid);
+    expect(left).toMatchObject({ heightNm: feet(6) });
+    const corners = (points: typeof left) => points?.points?.map((point) => [point.xNm, point.yNm]);
+    expect(corners(left)).toEqual([
+      [0, 0],
+      [feet(4), 0],
+      [feet(4), feet(6)],
+      [0, feet(4)],
+    ]);
+    expect(corners(right)).toEqual([
+      [feet(4), 0],
+      [feet(8), 0],
+      [feet(8), feet(8)],
+      [feet(4), feet(6)],
+    ]);
+  });
+
+  it("cuts a piece that the slope leaves through its upper edge at five corners", () => {
+    const profile = [
+      { xNm: 0, yNm: feet(7) },
+      { xNm: feet(4), yNm: feet(9) },
+    ];
+    const area = { xNm: 0, yNm: 0, widthNm: feet(4), heightNm: feet(9) };
+    const laid = layoutSheets({ area, openings: [], profile }, { layers: 1, sheet: SHEET, leastOffcutNm: 0 });
+    const [lower, upper] = sheetPieces("board-near", laid);
+    // It rises half a foot a foot, and is at 8 ft after 2 ft (arithmetic).
+    expect(lower?.points).toContainEqual({ xNm: feet(2), yNm: feet(8) });
+    expect(lower?.points).toHaveLength(5);
+    expect(upper?.points?.every((point) => point.yNm >= feet(8))).toBe(true);
+  });
+
   it("cuts two halves from one sheet", () => {
     const half = { widthNm: feet(2), heightNm: feet(8) };
     expect(nestPieces([half, half, half], SHEET)).toEqual([1, 1, 2]);
