@@ -137,7 +137,7 @@ test("the framing as it is seen goes on the quote, its caption in the builder's 
   await expect(page.getByText("It is on the quote’s paper now.", { exact: false })).toBeVisible();
   await saved(page);
   await place(page, "Quote");
-  await expect(page.getByRole("article").getByRole("img", { name: "The framing" })).toBeVisible();
+  await expect(page.getByRole("article").getByRole("img", { name: "The framing" }).first()).toBeVisible();
   await page.getByLabel("Under picture 1").fill("Your wall, seen from the garden");
   await page.getByLabel("Under picture 1").press("Enter");
   await expect(page.getByRole("article").getByText("Your wall, seen from the garden")).toBeVisible();
