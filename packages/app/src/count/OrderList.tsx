@@ -1,4 +1,4 @@
-import { type Order, type OrderLine, orderTable } from "@wide-porch/core";
+import { type Order, type OrderLine, orderTable, packWord } from "@wide-porch/core";
 import { View } from "react-native";
 import { Body, Faint, Figure, Warning } from "../components/Text";
 import { ExportButtons } from "../export/ExportButtons";
@@ -31,7 +31,7 @@ function OrderRow({ line }: { readonly line: OrderLine }) {
       </View>
       <View className="items-end">
         <Figure>{line.quantity}</Figure>
-        <Faint>{line.unitName}</Faint>
+        <Faint>{packWord(line.quantity, line.unitName)}</Faint>
       </View>
     </View>
   );

@@ -1,4 +1,4 @@
-import { type CountLine, type Order, type PartCount, quantityParts } from "@wide-porch/core";
+import { type CountLine, type Order, type PartCount, packWord, quantityParts } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useMemo } from "react";
 import { View } from "react-native";
@@ -62,7 +62,7 @@ export function WorkingSheet({ line, count, order, onModel }: Props) {
       <View className="gap-1">
         <Title level={3}>Goes into</Title>
         {bought.map((each) => (
-          <Body key={each.id}>{`${each.quantity} ${each.unitName}: ${each.description}`}</Body>
+          <Body key={each.id}>{`${each.quantity} ${packWord(each.quantity, each.unitName)}: ${each.description}`}</Body>
         ))}
       </View>
     </View>

@@ -1,4 +1,4 @@
-import { type BuildUp, COST_KINDS, type CostKind, formatMoney, type Pricing } from "@wide-porch/core";
+import { type BuildUp, COST_KINDS, type CostKind, formatMoney, type Pricing, packWord } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
@@ -187,7 +187,7 @@ function KindLines({ kind, buildUp, currency }: { kind: CostKind; buildUp: Build
                 <Faint className="figures">
                   {line.unitCost === null
                     ? "no price"
-                    : `${line.quantity} ${line.unitName} at ${formatMoney(line.unitCost, currency)}`}
+                    : `${line.quantity} ${packWord(Number(line.quantity), line.unitName)} at ${formatMoney(line.unitCost, currency)}`}
                 </Faint>
               </View>
               <Figure className="text-base">{formatMoney(line.cost, currency)}</Figure>

@@ -2,5 +2,6 @@ export type { Bar, CutSettings, NeededPiece, Stock } from "./cutting/cutProblem"
 export type { CutList, CutProgress } from "./cutting/cutStock";
 export * from "./cuttingSettings";
 export * from "./orderLine";
+export { packWord } from "./packWord";
 export * from "./priceItem";
 export { piecesToCut, stockOf } from "./toCut";

@@ -96,16 +96,18 @@ function ItemCutList({ cut, marks, mayChange }: ItemProps) {
   return (
     <View className="gap-2">
       <Title level={2}>{cut.name}</Title>
-      <Faint>
-        {`${bought} ${bought === 1 ? "length" : "lengths"} to buy, ${formatLength(cut.boughtNm, system)} in all`}
-        {feetOfBoard === undefined ? "" : `; ${feetOfBoard.toFixed(0)} board feet of pieces`}
-        {yard > 0 ? `; ${yard} from the yard` : ""}
-        {cut.kept ? ". This is the list that was worked out and kept." : "."}
-      </Faint>
+      {cut.bars.length === 0 ? null : (
+        <Faint>
+          {`${bought} ${bought === 1 ? "length" : "lengths"} to buy, ${formatLength(cut.boughtNm, system)} in all`}
+          {feetOfBoard === undefined ? "" : `; ${feetOfBoard.toFixed(0)} board feet of pieces`}
+          {yard > 0 ? `; ${yard} from the yard` : ""}
+          {cut.kept ? ". This is the list that was worked out and kept." : "."}
+        </Faint>
+      )}
       {cut.tooLong.length > 0 ? (
         <Warning>{`${cut.tooLong.length} pieces are longer than any stock: use an engineered section.`}</Warning>
       ) : null}
-      <BestCut cut={cut} mayKeep={mayChange} />
+      {cut.bars.length === 0 ? null : <BestCut cut={cut} mayKeep={mayChange} />}
       <Bars cut={cut} marks={marks} />
     </View>
   );
