@@ -32,6 +32,7 @@ import { withPending } from "../sync/overlay";
 import type { Rules } from "../worker/reckon.worker";
 import { commandsFor } from "./commands";
 import type { Change, Step } from "./history";
+import { LatestCounts, LatestCountsContext } from "./latestCounts";
 import { useHistory } from "./useHistory";
 import { useLater } from "./useLater";
 import { type ReckoningState, useReckoning } from "./useReckoning";
@@ -119,7 +120,8 @@ export function JobProvider({ jobId, children, fallback }: PropsWithChildren<Job
   const shown = useLater(full);
   // Counting begins with the entry itself, beside the drawing of it.
   const input = useReckoningInput(full, prices.data);
-  const reckoned = useReckoning(input);
+  const [latestCounts] = useState(() => new LatestCounts());
+  const reckoned = useReckoning(input, latestCounts);
   const latest = useRef(full);
   latest.current = full;
   if (!shown || !full || !input) {
@@ -130,9 +132,11 @@ export function JobProvider({ jobId, children, fallback }: PropsWithChildren<Job
     return <>{fallback(answer.error ?? prices.error, retry)}</>;
   }
   return (
-    <LoadedJob full={shown} latest={latest} rules={input.rules} priceList={input.priceList} reckoned={reckoned}>
-      {children}
-    </LoadedJob>
+    <LatestCountsContext.Provider value={latestCounts}>
+      <LoadedJob full={shown} latest={latest} rules={input.rules} priceList={input.priceList} reckoned={reckoned}>
+        {children}
+      </LoadedJob>
+    </LatestCountsContext.Provider>
   );
 }
 

@@ -4,6 +4,7 @@ import { newId } from "../sync/newId";
 import type { DeviceJob, DeviceReckoning, Rules } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
 import { withUnchanged } from "../worker/sentCounts";
+import type { LatestCounts } from "./latestCounts";
 
 export type ReckoningInput = {
   readonly job: DeviceJob;
@@ -18,7 +19,7 @@ export type ReckoningState = { readonly reckoning: DeviceReckoning | undefined; 
  * Reckons the job in the worker at each change. While one is under way the latest change waits, and those between are
  * passed over; the last result stays on screen until the next is there.
  */
-export function useReckoning(input: ReckoningInput | undefined): ReckoningState {
+export function useReckoning(input: ReckoningInput | undefined, latest: LatestCounts): ReckoningState {
   const [state, setState] = useState<ReckoningState>({ reckoning: undefined, failure: undefined });
   const waiting = useRef<ReckoningInput | undefined>(undefined);
   const busy = useRef(false);
@@ -45,6 +46,7 @@ export function useReckoning(input: ReckoningInput | undefined): ReckoningState 
         }
         const sent = await reckoner().reckon(page.current, next.job, next.parts, next.priceList);
         counts.current = withUnchanged(sent.counts, counts.current);
+        latest.set(counts.current);
         const reckoning = { ...sent, counts: counts.current };
         startTransition(() => setState({ reckoning, failure: undefined }));
       } catch (error) {
@@ -56,7 +58,7 @@ export function useReckoning(input: ReckoningInput | undefined): ReckoningState 
       await runLatest();
     };
     void runLatest();
-  }, [input]);
+  }, [input, latest]);
 
   return state;
 }

@@ -1,12 +1,14 @@
-import type { CountLine, PartCount } from "@wide-porch/core";
+import type { CountLine } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
 import { Body, Strong, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
+import { useLatestCount } from "../job/latestCounts";
 
 /** What the wall comes to, said in one line that follows each entry. */
-export function LiveCount({ count }: { readonly count: PartCount | undefined }) {
+export function LiveCount({ partId }: { readonly partId: string }) {
   const { record, failure } = useJob();
+  const count = useLatestCount(partId);
   if (failure) return <Warning role="alert">{`Counting failed: ${failure}. What you entered is kept.`}</Warning>;
   if (!count || count.lines.length === 0) return <Body>Counted as soon as it has a length.</Body>;
   const sum = (lines: readonly CountLine[]) => lines.reduce((total, line) => total + line.quantity, 0);

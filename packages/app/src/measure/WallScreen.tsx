@@ -72,7 +72,7 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
   const lists = (
     <>
       <PartName part={part} />
-      <LiveCount count={count} />
+      <LiveCount partId={part.id} />
       {part.plan ? <WallOnPlanNotes part={part} wall={wall} /> : null}
       <FigureList slots={slots} activePath={active} onOpen={openFigure} title="Wall" />
       {part.plan ? null : (

@@ -4,7 +4,7 @@ import { View } from "react-native";
 import { UsesPanel } from "../assembly/UsesPanel";
 import { CommitField } from "../components/CommitField";
 import { Faint, Title } from "../components/Text";
-import { useJob } from "../job/JobContext";
+import { useJobActions } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { FigureList } from "./FigureList";
 import { LiveCount } from "./LiveCount";
@@ -20,7 +20,7 @@ const countProblem = (text: string): string | undefined =>
 
 /** Walls that nobody has drawn: their totals, counted by the same assemblies and marked as reckoned. */
 export function WallTotalsScreen({ part }: { readonly part: WallTotals }) {
-  const { context, savePart, reckoning } = useJob();
+  const { context, savePart } = useJobActions();
   const [figure, show] = usePad();
   const kind = kindOf(part);
   const slots = kind.dimensions(part);
@@ -47,7 +47,7 @@ export function WallTotalsScreen({ part }: { readonly part: WallTotals }) {
       lists={
         <>
           <PartName part={part} />
-          <LiveCount count={reckoning?.counts.find((each) => each.partId === part.id)} />
+          <LiveCount partId={part.id} />
           <Faint>
             Reckoned from totals: two extra studs for each corner, meeting wall and opening. Nothing is drawn.
           </Faint>
