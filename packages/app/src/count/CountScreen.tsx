@@ -37,7 +37,12 @@ export function CountScreen() {
   const show = (id: string) => router.setParams({ line: id });
   const showInModel = (id: string) => router.setParams({ view: "model", line: wide ? id : "", lit: id });
   const list = (
-    <ScrollView className="min-h-0 flex-1" contentContainerClassName="mx-auto w-full max-w-3xl gap-5 p-4 pb-10">
+    // Each view begins at its top.
+    <ScrollView
+      key={view}
+      className="min-h-0 flex-1"
+      contentContainerClassName="mx-auto w-full max-w-3xl gap-5 p-4 pb-10"
+    >
       <Choice label="Show" value={view} onChange={(next) => router.setParams({ view: next })} options={VIEWS} />
       {view === "counted" ? <Counted counts={reckoning.counts} onOpen={show} shownId={lineId} /> : null}
       {view === "ordered" ? <OrderList order={reckoning.order} /> : null}

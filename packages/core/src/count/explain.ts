@@ -9,6 +9,7 @@ import {
 } from "../assemblies";
 import { choiceWords, type WorkingStep } from "../parts";
 import { formatArea, formatLength, formatVolume, type MeasuringSystem, NM_PER_M } from "../units";
+import { isOfLayout, layoutWords } from "./layoutWords";
 
 /** A value as a working shows it, by what it is. */
 export function valueText(value: Value, known: Pick<KnownName, "type"> | undefined, system: MeasuringSystem): string {
@@ -21,17 +22,6 @@ export function valueText(value: Value, known: Pick<KnownName, "type"> | undefin
   return String(Number(value.toFixed(3)));
 }
 
-/** Functions of the layout stand in a working as their value alone. */
-const OF_LAYOUT: ReadonlySet<string> = new Set([
-  "pieces",
-  "run",
-  "along",
-  "sheets",
-  "cover",
-  "sheetFixings",
-  "frameArea",
-  "sheetCover",
-]);
 const LENGTHS_FROM_LAYOUT: ReadonlySet<string> = new Set(["run"]);
 const AREAS_FROM_LAYOUT: ReadonlySet<string> = new Set(["cover", "frameArea", "sheetCover"]);
 
@@ -42,7 +32,14 @@ const WORDS: readonly (readonly [RegExp, string])[] = [
   [/\//g, "÷"],
 ];
 
-type Put = { readonly from: number; readonly to: number; readonly text: string; readonly label: string };
+/** A place in a formula, what it comes to, and what it is called: beside its figure, and where it stands. */
+type Put = {
+  readonly from: number;
+  readonly to: number;
+  readonly text: string;
+  readonly label: string;
+  readonly words: string;
+};
 
 type Shown = {
   readonly ground: Ground;
@@ -56,17 +53,20 @@ function figures(expression: Expression, text: string, shown: Shown): Put[] {
     const value = ground.values.get(expression.name);
     if (value === undefined) return [];
     const known = names.get(expression.name);
-    return [{ ...expression.span, text: valueText(value, known, system), label: known?.label ?? expression.name }];
+    const { from, to } = expression.span;
+    const label = known?.label ?? expression.name;
+    return [{ from, to, text: valueText(value, known, system), label, words: expression.name }];
   }
-  if (expression.is === "call" && OF_LAYOUT.has(expression.name)) {
+  if (expression.is === "call" && isOfLayout(expression.name)) {
     const worked = compileFormula(expression)(ground);
     if (!worked.ok) return [];
     const close = text.indexOf(")", expression.args[expression.args.length - 1]?.span.to ?? expression.span.to);
     const to = close < 0 ? expression.span.to : close + 1;
     const metres = LENGTHS_FROM_LAYOUT.has(expression.name) ? 1 : AREAS_FROM_LAYOUT.has(expression.name) ? 2 : 0;
     const type = { is: "number", dims: [metres, 0, 0] } as const;
-    const label = text.slice(expression.span.from, to);
-    return [{ from: expression.span.from, to, text: valueText(worked.value, { type }, system), label }];
+    const words = layoutWords(expression, text);
+    const label = words.charAt(0).toUpperCase() + words.slice(1);
+    return [{ from: expression.span.from, to, text: valueText(worked.value, { type }, system), label, words }];
   }
   return childrenOf(expression).flatMap((child) => figures(child, text, shown));
 }
@@ -79,13 +79,16 @@ export function explainFormula(
   shown: Shown,
 ): { readonly formula: string; readonly withNumbers: string; readonly steps: readonly WorkingStep[] } {
   const puts = figures(expression, text, shown).toSorted((a, b) => a.from - b.from);
+  const steps = [...new Map(puts.map((put) => [put.label, { label: put.label, value: put.text }])).values()];
+  return { formula: filled(text, puts, "words"), withNumbers: filled(text, puts, "text"), steps };
+}
+
+function filled(text: string, puts: readonly Put[], by: "words" | "text"): string {
   let said = "";
   let at = 0;
   for (const put of puts) {
-    said += inWords(text.slice(at, put.from)) + put.text;
+    said += inWords(text.slice(at, put.from)) + put[by];
     at = put.to;
   }
-  said += inWords(text.slice(at));
-  const steps = [...new Map(puts.map((put) => [put.label, { label: put.label, value: put.text }])).values()];
-  return { formula: inWords(text), withNumbers: said, steps };
+  return said + inWords(text.slice(at));
 }

@@ -20,10 +20,12 @@ export function workingOf(compiled: CompiledRule, round: Round, counted: Counted
     return { ...shared, formula: rule.formula, withNumbers: said, steps: [], from: fromOf(compiled, round) };
   }
   const [role] = roles;
-  const onlyPieces = role !== undefined && formula.expression.is === "call" && formula.expression.name === "pieces";
-  const ofLayout = onlyPieces ? laidPart.workingOf(role, counted.sectionId) : undefined;
+  const ofLayout = role !== undefined && onlyCounts(formula) ? laidPart.workingOf(role, counted.sectionId) : undefined;
   const text = quantityText(quantity, rule.unit, context.system);
-  if (ofLayout) return { ...shared, ...repeated(ofLayout, laidPart.repeats, text) };
+  if (ofLayout) {
+    const from = ofLayout.from.length > 0 ? ofLayout.from : fromOf(compiled, round);
+    return { ...shared, ...repeated({ ...ofLayout, from }, laidPart.repeats, text) };
+  }
   const explained = explainRule(formula, round);
   const times = laidPart.repeats === 1 ? "" : ` × ${laidPart.repeats} walls`;
   return {
@@ -34,6 +36,10 @@ export function workingOf(compiled: CompiledRule, round: Round, counted: Counted
     from: fromOf(compiled, round),
   };
 }
+
+/** Whether a formula only counts what is laid out, so that the layout itself can tell how it came about. */
+const onlyCounts = ({ expression }: ReadyFormula): boolean =>
+  expression.is === "call" && (expression.name === "pieces" || expression.name === "sheets");
 
 function repeated<T extends { readonly withNumbers: string }>(working: T, repeats: number, text: string): T {
   if (repeats === 1) return working;

@@ -14,7 +14,7 @@ import { type Nanometres, NM_PER_M } from "../../units";
 import { framingChoices } from "../framingChoices";
 import type { LaidPart } from "../laidPart";
 import { framingWorking } from "./framing";
-import { laidSheets, m2, sheetsOf } from "./sheets";
+import { laidSheets, m2, sheetsOf, sheetWorking } from "./sheets";
 
 export { fixingsInSheet } from "./sheets";
 
@@ -48,7 +48,9 @@ export function layOutStudWall(wall: StudWall, assembly: Assembly, library: Libr
       return { ...drawing, rectangles: [...drawing.rectangles, ...sheets.pieces, ...pieces, ...hardware] };
     },
     laid: laidOutOf(pieces, hardware, sheets.pieces, framing.layoutCentresNm, library.sheets),
-    workingOf: (role, sectionId) => framingWorking(role, sectionId, { pieces, wall, tally, assembly, context }),
+    workingOf: (role, sectionId) =>
+      framingWorking(role, sectionId, { pieces, wall, tally, assembly, context }) ??
+      sheetWorking(role, sheets.pieces, context),
     problems: [...framing.problems, ...sheets.problems],
   };
 }

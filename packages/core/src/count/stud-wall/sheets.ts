@@ -1,8 +1,17 @@
 import type { Assembly, LaidSheets, SheetBook } from "../../assemblies";
 import { type LaidOutSheets, layoutSheets, type SheetPiece, sheetPieces } from "../../layouts";
-import { openingRectangle, profileOf, type SheetRole, type StudWall, studWallKind } from "../../parts";
+import {
+  openingRectangle,
+  type PartContext,
+  type PieceRole,
+  profileOf,
+  type SheetRole,
+  type StudWall,
+  studWallKind,
+} from "../../parts";
 import { type Problem, problem } from "../../problems/problem";
-import { areaOf, type Nanometres, spacesIn } from "../../units";
+import { areaOf, formatLength, type Nanometres, spacesIn } from "../../units";
+import type { RoleWorking } from "../laidPart";
 
 export const m2 = (piece: { widthNm: Nanometres; heightNm: Nanometres }): number =>
   areaOf(piece.widthNm, piece.heightNm);
@@ -92,4 +101,26 @@ function supportsIn({ xNm, widthNm }: SheetPiece, supportsNm: readonly Nanometre
   let count = 0;
   for (const centreNm of supportsNm) if (centreNm > xNm && centreNm < xNm + widthNm) count += 1;
   return count;
+}
+
+/** How many sheets, by the sizes of the pieces that are cut from them; undefined for what is no sheet of this wall. */
+export function sheetWorking(
+  role: PieceRole,
+  pieces: readonly SheetPiece[],
+  { system }: PartContext,
+): RoleWorking | undefined {
+  const own = pieces.filter((piece) => piece.role === role);
+  if (own.length === 0) return undefined;
+  const sizes = new Map<string, number>();
+  for (const { widthNm, heightNm } of own) {
+    const size = `${formatLength(widthNm, system)} × ${formatLength(heightNm, system)}`;
+    sizes.set(size, (sizes.get(size) ?? 0) + 1);
+  }
+  const bought = new Set(own.map((piece) => piece.sheetNumber)).size;
+  return {
+    formula: "pieces laid in courses, cut from whole sheets and their offcuts",
+    withNumbers: `${own.length} pieces out of ${bought} ${bought === 1 ? "sheet" : "sheets"}`,
+    steps: [...sizes].map(([size, count]) => ({ label: `pieces of ${size}`, value: String(count) })),
+    from: [],
+  };
 }
