@@ -1,6 +1,12 @@
+const { transformIgnorePatterns } = require("jest-expo/web/jest-preset.js");
+
 module.exports = {
   displayName: "app",
   preset: "jest-expo/web",
   roots: ["<rootDir>/src"],
   testMatch: ["**/*.test.ts", "**/*.test.tsx"],
+  // The icons come as modules of a kind that Node does not take as they are.
+  transformIgnorePatterns: transformIgnorePatterns.map((each) =>
+    each.replace("(.pnpm|", "(.pnpm|lucide-react-native|"),
+  ),
 };
