@@ -64,6 +64,9 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.getByRole("link", { name: /^House wall/ }).click();
       await expect(page.getByTestId("live-count")).toBeVisible();
       await axeFindsNothing(page, "wall");
+      await page.getByRole("button", { name: "Choices of Window 1" }).click();
+      await axeFindsNothing(page, "choices of an opening");
+      await page.getByRole("button", { name: "Close" }).click();
       await page.getByRole("button", { name: "Length: 24' 0\"" }).click();
       await page.getByRole("textbox", { name: "Length" }).fill("24' +");
       await axeFindsNothing(page, "tape pad");

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { contexts, wallOf } from "../testing/library";
+import { contexts, openingOf, wallOf } from "../testing/library";
 import { entered, walkedRoom } from "../testing/rooms";
 import { feet } from "../units";
 import { differenceName, differencesBetween, fieldText, mergeParts, type Side } from "./merge";
@@ -74,6 +74,21 @@ describe("two versions of one part", () => {
     expect(found?.path).toBe("parameters.bearing");
     expect(differenceName("parameters.bearing", wall, bearing)).toBe("Parameters: bearing");
     expect(fieldText(found?.mine, context)).toBe("yes");
+  });
+
+  it("says of an opening which of the two measured it by its unit", () => {
+    const at = { positionNm: feet(3), widthNm: feet(3), heightNm: feet(4) };
+    const opening = { ...openingOf("window", "w", at), name: "Window 1" };
+    const wall = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8), openings: [opening] });
+    const unit = { ...wall, openings: [{ ...opening, measuredAs: "unit" as const }] };
+    const middle = { ...wall, openings: [{ ...opening, along: "centred" as const }] };
+    const found = differencesBetween(wall, unit, middle);
+    expect(found.map(({ path, changedBy }) => [path, changedBy])).toEqual([
+      ["openings.w.measuredAs", "mine"],
+      ["openings.w.along", "theirs"],
+    ]);
+    expect(differenceName("openings.w.measuredAs", unit, wall)).toBe("Window 1: measured as");
+    expect(mergeParts(wall, unit, middle)).toMatchObject({ openings: [{ measuredAs: "unit", along: "centred" }] });
   });
 
   it("is the one version or the other when every field is chosen from it, and loses nothing (property)", () => {
