@@ -53,7 +53,7 @@ function spreadsheet(): { readonly recalculate: (spacing: number) => unknown } {
   const sheet = engine.getSheetId(name) ?? 0;
   const rows = Array.from({ length: WALLS }, (_, index) => {
     const row = index + 2;
-    const inchesLong = 12 * (18 + (index % 9));
+    const inchesLong = 12 * (24 + (index % 9));
     const ref = (column: string) => `${column}${row}`;
     const [long, high, open] = [ref("A"), ref("B"), ref("C")];
     return [

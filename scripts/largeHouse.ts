@@ -36,7 +36,7 @@ function openingOf(index: number): Opening {
   };
 }
 
-export function houseWall(index: number, lengthNm = feet(18 + (index % 9))): StudWall {
+export function houseWall(index: number, lengthNm = feet(24 + (index % 9))): StudWall {
   const start = studWallKind.defaults(`wall-${index}`, `Wall ${index}`, context);
   const outside = index % 3 === 0;
   return {

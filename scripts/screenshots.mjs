@@ -78,6 +78,8 @@ async function phone(browser, address) {
   await page.getByRole("img", { name: /^The framing in 3D/ }).waitFor();
   await page.waitForTimeout(2000);
   await take("model");
+  await page.getByRole("button", { name: "Put this view on the quote" }).click();
+  await page.getByText(/It is on the quote/).waitFor();
   await page.goto(`${job}/built`);
   await page.getByText("Assemblies in this job").waitFor();
   await page.getByRole("radio", { name: /Tight access/ }).click();
@@ -88,6 +90,7 @@ async function phone(browser, address) {
   await take("price");
   await page.goto(`${job}/quote`);
   await page.getByTestId("quote-total").waitFor();
+  await page.getByRole("img", { name: "The framing" }).first().waitFor();
   await take("quote");
   await page.goto(`${address}/jobs`);
   await page.getByText("Quillmoor").waitFor();
