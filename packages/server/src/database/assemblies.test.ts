@@ -1,32 +1,11 @@
 import { randomUUID } from "node:crypto";
 import { jobSchema, partSchema, startJob } from "@wide-porch/core";
 import { starterCompanySettings } from "@wide-porch/library";
-import { createConnection } from "mysql2/promise";
-import type { DataSource } from "typeorm";
-import { readConfig } from "../config";
+import { jsonOf, ownDatabase } from "../testing/ownDatabase";
 import { newWall } from "../testing/testServer";
 import { Assemblies1764200000000 } from "./assemblies";
-import { createDataSource } from "./dataSource";
 
-const name = `wide_porch_migration_${randomUUID().slice(0, 8)}`;
-const config = readConfig({ ...process.env, WIDE_PORCH_DB_NAME: name });
-let dataSource: DataSource;
-
-async function onServer(statement: string): Promise<void> {
-  const { host, port, user, password } = config.database;
-  const connection = await createConnection({ host, port, user, password });
-  await connection.query(statement);
-  await connection.end();
-}
-
-beforeAll(async () => {
-  await onServer(`CREATE DATABASE ${name}`);
-  dataSource = await createDataSource(config).initialize();
-});
-afterAll(async () => {
-  await dataSource.destroy();
-  await onServer(`DROP DATABASE ${name}`);
-});
+const database = ownDatabase();
 
 /** A wall as it was stored before assemblies: six choices, no shape, no uses. */
 function oldWall(id: string) {
@@ -38,8 +17,8 @@ function oldWall(id: string) {
 
 describe("a database from before assemblies", () => {
   it("has its walls framed by one, its jobs cut by the usual saw, and the starters to build by", async () => {
-    await dataSource.runMigrations();
-    const runner = dataSource.createQueryRunner();
+    await database.source().runMigrations();
+    const runner = database.source().createQueryRunner();
     const migration = new Assemblies1764200000000();
     await migration.down(runner);
 
@@ -64,7 +43,7 @@ describe("a database from before assemblies", () => {
     await migration.up(runner);
     const read = async (table: string) => {
       const [row] = await runner.query(`SELECT data FROM ${table}`);
-      return typeof row.data === "string" ? JSON.parse(row.data) : row.data;
+      return jsonOf(row.data);
     };
     const lifted = partSchema.parse(await read("part"));
     expect(lifted).toMatchObject({

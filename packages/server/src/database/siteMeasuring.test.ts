@@ -1,31 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { partSchema } from "@wide-porch/core";
-import { createConnection } from "mysql2/promise";
-import type { DataSource } from "typeorm";
-import { readConfig } from "../config";
+import { jsonOf, ownDatabase } from "../testing/ownDatabase";
 import { newWall } from "../testing/testServer";
-import { createDataSource } from "./dataSource";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
 
-const name = `wide_porch_migration_${randomUUID().slice(0, 8)}`;
-const config = readConfig({ ...process.env, WIDE_PORCH_DB_NAME: name });
-let dataSource: DataSource;
-
-async function onServer(statement: string): Promise<void> {
-  const { host, port, user, password } = config.database;
-  const connection = await createConnection({ host, port, user, password });
-  await connection.query(statement);
-  await connection.end();
-}
-
-beforeAll(async () => {
-  await onServer(`CREATE DATABASE ${name}`);
-  dataSource = await createDataSource(config).initialize();
-});
-afterAll(async () => {
-  await dataSource.destroy();
-  await onServer(`DROP DATABASE ${name}`);
-});
+const database = ownDatabase();
 
 /** A wall as it was stored before parts had notes, photos and a place on the plan. */
 function oldWall(id: string) {
@@ -35,8 +14,8 @@ function oldWall(id: string) {
 
 describe("a database from before rooms", () => {
   it("has its walls lifted, with a first version in their history, and goes back", async () => {
-    await dataSource.runMigrations();
-    const runner = dataSource.createQueryRunner();
+    await database.source().runMigrations();
+    const runner = database.source().createQueryRunner();
     const migration = new SiteMeasuring1764100000000();
     await migration.down(runner);
     const ids = { company: randomUUID(), job: randomUUID(), wall: randomUUID() };
@@ -53,7 +32,7 @@ describe("a database from before rooms", () => {
 
     await migration.up(runner);
     const [part] = await runner.query("SELECT data FROM part WHERE id = ?", [ids.wall]);
-    const data = typeof part.data === "string" ? JSON.parse(part.data) : part.data;
+    const data = jsonOf(part.data);
     expect(partSchema.parse(data)).toEqual({ ...newWall(ids.wall), storey: "Ground" });
     const versions = await runner.query("SELECT revision, how FROM part_version WHERE partId = ?", [ids.wall]);
     expect(versions).toMatchObject([{ revision: 4, how: "saved" }]);

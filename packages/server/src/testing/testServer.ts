@@ -25,7 +25,7 @@ export type TestServer = {
   readonly stop: () => Promise<void>;
 };
 
-async function onServer(config: Config, statement: string): Promise<void> {
+export async function onServer(config: Config, statement: string): Promise<void> {
   const { host, port, user, password } = config.database;
   const connection = await createConnection({ host, port, user, password });
   await connection.query(statement);
