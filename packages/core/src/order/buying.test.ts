@@ -86,6 +86,44 @@ describe("stock lengths", () => {
   });
 });
 
+describe("another species or strength class", () => {
+  const wall = (system: MeasuringSystem, choices: StudWall["choices"], precut = false): StudWall => {
+    const sizes = { imperial: [feet(12), feet(8)], metric: [metres(3.6), millimetres(2400)] } as const;
+    const [lengthNm, heightNm] = sizes[system];
+    const studsFrom = precut ? ({ studsFrom: "precut" } as const) : {};
+    return { ...wallOf(system, { lengthNm, heightNm, choices: studsFrom }), choices };
+  };
+
+  it.each<[MeasuringSystem, StudWall["choices"], string]>([
+    ["imperial", { species: "/fir-larch" }, "timber/2x4/fir-larch"],
+    ["metric", { strengthClass: "/c24" }, "timber/38x89/c24"],
+  ])("is bought for the %s frame, and nothing of the usual", (system, choices, itemCode) => {
+    const lines = orderOf(wall(system, choices), system);
+    const timber = lines.filter((line) => line.itemCode.startsWith("timber/"));
+    expect(timber.length).toBeGreaterThan(0);
+    for (const line of timber) {
+      expect(line.itemCode).toBe(itemCode);
+      expect(line.unitPrice).not.toBeNull();
+    }
+    // As many pieces as of the usual: only what they are cut from is another.
+    const pieces = (each: StudWall) => countOf(each, system).map((line) => [line.key, line.quantity]);
+    expect(pieces(wall(system, choices))).toEqual(pieces(wall(system, {})));
+  });
+
+  it("is said where it is not sold as precut studs, and the rest is bought all the same", () => {
+    const lines = countOf(wall("imperial", { species: "/fir-larch" }, true), "imperial");
+    const order = orderJob(lines, starterPriceList, "imperial");
+    expect(order.problems.map((each) => each.message).join(" ")).toContain("precut/2x4/fir-larch");
+    expect(order.lines.some((line) => line.itemCode === "timber/2x4/fir-larch")).toBe(true);
+  });
+
+  it("is in the words of the quote, and the usual one is not", () => {
+    const scope = (choices: StudWall["choices"]) => countPart(wall("imperial", choices), "imperial", library).scope;
+    expect(scope({ species: "/fir-larch" }).join(" ")).toContain("Douglas fir or larch");
+    expect(scope({}).join(" ")).not.toContain("fir");
+  });
+});
+
 describe("the second top plate", () => {
   // Common practice: one on partitions, two on bearing walls; forgetting it is a usual under-order.
   it("is on the order as soon as it is chosen, as long as the wall", () => {
