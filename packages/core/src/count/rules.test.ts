@@ -40,6 +40,31 @@ const custom = (...rules: Partial<AssemblyRule>[]): Assembly => ({
   })),
 });
 
+describe("boards and compound by the area (common practice)", () => {
+  // 49 sheets of 4 x 10 ft are 1960 sq ft (arithmetic); general compound at 850 sq ft a pail: three pails.
+  const byArea: Assembly = {
+    ...blankAssembly("boards", "Boards", "imperial", "area"),
+    rules: [
+      { name: "sheets", formula: "ceil(area / 40 sqft)", unit: "sheet", item: "sheet/board-4x10" },
+      { name: "pails", formula: "ceil(area / 850 sqft)", unit: "pail", item: "board/compound" },
+    ].map((rule) => ({ ...custom({}).rules[0], ...rule, label: rule.name }) as AssemblyRule),
+  };
+  const areaOf = (squareFeet: number): Part => {
+    const side = measured(Math.round(Math.sqrt(squareFeet) * feet(1)), "");
+    return { ...PART_KINDS.area.defaults("a", "Ceiling", context), length: side, width: side };
+  };
+  const quantities = (squareFeet: number) =>
+    countBy(applied(areaOf(squareFeet), byArea), byArea).lines.map((line) => line.quantity);
+
+  it("1960 sq ft are 49 sheets and three pails; a hair less is no fewer, a foot more is one sheet more", () => {
+    expect(quantities(1960)).toEqual([49, 3]);
+    expect(quantities(1959.9)).toEqual([49, 3]);
+    expect(quantities(1961)).toEqual([50, 3]);
+    expect(quantities(1700.1)[1]).toBe(3);
+    expect(quantities(1699)[1]).toBe(2);
+  });
+});
+
 describe("a door set (common practice: 1 leaf, 1 frame, 3 hinges, 33 ft of casing, half an hour)", () => {
   const { lines } = countPart(applied(spotsOf(7), assemblyOf("imperial", "door-set")), "imperial", library);
 

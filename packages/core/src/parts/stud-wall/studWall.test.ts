@@ -20,6 +20,7 @@ describe("sections", () => {
     ["2x8", 1.5, 7.25],
     ["2x10", 1.5, 9.25],
     ["2x12", 1.5, 11.25],
+    ["4x4", 3.5, 3.5],
   ])("a nominal %s is %d by %d in", (id, thickness, depth) => {
     const section = sectionOf(context.sections, id);
     expect([section.thicknessNm, section.depthNm]).toEqual([inches(thickness), inches(depth)]);
