@@ -30,6 +30,11 @@ const SYSTEMS = [
   { value: "metric", label: "Metric" },
 ] as const;
 
+const unreadWords = (count: number): string =>
+  count === 1 ? "One of its formulas cannot be read" : `${count} of its formulas cannot be read`;
+const failingWords = (count: number): string =>
+  count === 1 ? "A worked example does not come out" : `${count} worked examples do not come out`;
+
 /** How the company builds: its assemblies, each with what is wrong with it said beside it. */
 export function AssembliesScreen() {
   const session = useSession().data;
@@ -88,8 +93,8 @@ function Rows({ records }: { readonly records: readonly AssemblyRecord[] }) {
             <Pressable className="min-h-16 gap-0.5 border-b border-rule py-3 active:bg-pine-wash">
               <Strong>{assembly.name}</Strong>
               <Faint>{`${PART_WORDS[assembly.appliesTo]} · ${assembly.rules.length} rules · version ${assembly.version}`}</Faint>
-              {problems > 0 ? <Warning>{`${problems} of its formulas cannot be read`}</Warning> : null}
-              {failingExamples > 0 ? <Warning>{`${failingExamples} worked examples do not come out`}</Warning> : null}
+              {problems > 0 ? <Warning>{unreadWords(problems)}</Warning> : null}
+              {failingExamples > 0 ? <Warning>{failingWords(failingExamples)}</Warning> : null}
             </Pressable>
           </Link>
         </View>

@@ -84,6 +84,9 @@ function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
 const boardFeetOf = ({ pieces }: Bar, { thickness, depth }: { thickness: number; depth: number }): number =>
   pieces.reduce((sum, piece) => sum + boardFeet(thickness, depth, piece.lengthNm), 0);
 
+const tooLongWords = (count: number): string =>
+  `${count === 1 ? "A piece is" : `${count} pieces are`} longer than any stock: use an engineered section.`;
+
 type ItemProps = { readonly cut: ItemCut; readonly marks: ReadonlyMap<string, string>; readonly mayChange: boolean };
 
 function ItemCutList({ cut, marks, mayChange }: ItemProps) {
@@ -104,9 +107,7 @@ function ItemCutList({ cut, marks, mayChange }: ItemProps) {
           {cut.kept ? ". This is the list that was worked out and kept." : "."}
         </Faint>
       )}
-      {cut.tooLong.length > 0 ? (
-        <Warning>{`${cut.tooLong.length} pieces are longer than any stock: use an engineered section.`}</Warning>
-      ) : null}
+      {cut.tooLong.length > 0 ? <Warning>{tooLongWords(cut.tooLong.length)}</Warning> : null}
       {cut.bars.length === 0 ? null : <BestCut cut={cut} mayKeep={mayChange} />}
       <Bars cut={cut} marks={marks} />
     </View>
