@@ -40,7 +40,8 @@ export function countPart(
   const part = framed.kind === "stud-wall" ? settleOpenings(framed) : framed;
   const kind = kindOf(part);
   const problems = kind.problems(part, context);
-  const openPoints = kind.openPoints(part, context);
+  // Of the figures as they were entered: a unit's width, not the hole's.
+  const openPoints = kind.openPoints(framed, context);
   const waits = isFramed(part) ? part.length.valueNm === null : openPoints.some((point) => point.kind !== "assumed");
   const named = { partId: part.id, partName: part.name, waits };
   if (problems.length > 0 || waits) {

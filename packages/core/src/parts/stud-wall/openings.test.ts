@@ -71,6 +71,12 @@ describe("an opening measured by its unit", () => {
     expect(measuredOtherwise(unit, "rough", parameters)).toEqual(assumed);
   });
 
+  it("is asked about as it was entered, not as it is framed", () => {
+    const assumed = door({ measuredAs: "unit", width: { valueNm: inches(36), typed: "", assumed: true } });
+    const messages = countPart(wallWith(assumed), "imperial", library).openPoints.map((point) => point.message);
+    expect(messages).toContain("d: unit width is assumed: 3' 0\"");
+  });
+
   it("says where the hole does not fit, though the unit would", () => {
     const tight = wallWith(door({ measuredAs: "unit", height: { valueNm: inches(93), typed: "", assumed: false } }));
     expect(studWallKind.problems(tight, context)).toMatchObject([{ code: "head-above-plate" }]);
