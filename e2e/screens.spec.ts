@@ -101,6 +101,9 @@ for (const colorScheme of ["light", "dark"] as const) {
       await expect(page.getByText("Outside wall")).toBeVisible();
       await axeFindsNothing(page, "assemblies");
       await page.goto(`${address}/assemblies/imperial/door-set`);
+      // What it comes to on a part stands above the rules, and moves them once it is there.
+      await expect(page.getByText("It comes out.")).toBeVisible();
+      await expect(page.getByRole("radiogroup", { name: "Part" })).toBeVisible();
       await page.getByRole("button", { name: /^Rule Hinges/ }).click();
       await page.getByRole("button", { name: "Pick names for Formula" }).click();
       await axeFindsNothing(page, "assembly editor");

@@ -9,6 +9,7 @@ describe("packs in words", () => {
     [2, "5 lb box", "5 lb boxes"],
     [3, "roll of 900 sq ft", "rolls of 900 sq ft"],
     [1, "roll of 900 sq ft", "roll of 900 sq ft"],
+    [7, "leaf", "leaves"],
     [4, "each", "each"],
     [2.5, "h", "h"],
   ])("%p of “%s” is “%s”", (count, unitName, wanted) => {

@@ -111,6 +111,8 @@ export function ladderBlocks(
 ): { pieces: FramingPiece[]; problems: Problem[] } {
   if (frame.wall.parameters.meetingStyle.value !== "ladder") return { pieces: [], problems: [] };
   const problems: Problem[] = [];
+  // Two walls may meet this one between the same two studs: the blocks there back both.
+  const served = new Set<Nanometres>();
   const pieces = frame.wall.meetings.flatMap(({ positionNm, withName }, index) => {
     if (!isFree(frame, positionNm, positionNm)) {
       const message = `The wall of ${withName || "the next room"} meets this one at an opening: its ladder blocking has no room there.`;
@@ -124,6 +126,8 @@ export function ladderBlocks(
     const fromNm = Math.max(...before.map((piece) => piece.xNm + piece.widthNm));
     const toNm = Math.min(...after.map((piece) => piece.xNm));
     if (!Number.isFinite(fromNm) || !Number.isFinite(toNm) || toNm - fromNm < frame.thicknessNm) return [];
+    if (served.has(fromNm)) return [];
+    served.add(fromNm);
     const heightNm = Math.min(undersideOf(frame, fromNm), undersideOf(frame, toNm)) - frame.footNm;
     const rows = Math.max(1, spacesIn(heightNm, frame.rules.ladderSpacingNm) - 1);
     return Array.from({ length: rows }, (_, row) =>

@@ -132,6 +132,17 @@ describe("a wall of 4 1/2 in that meets it at 70 in: 12 ft", () => {
     );
   });
 
+  it("has one ladder between two studs, however many walls meet there: its blocks back all of them", () => {
+    const twice = {
+      ...wall,
+      meetings: [...wall.meetings, ...wall.meetings.map((each) => ({ ...each, withName: "B" }))],
+    };
+    const blocks = (each: StudWall) =>
+      layOut(choose(each, "meetingStyle", "ladder")).pieces.filter((piece) => piece.role === "ladder-block");
+    expect(blocks(twice)).toEqual(blocks(wall));
+    expect(blocks(wall)).toHaveLength(3);
+  });
+
   it("has ladder blocks of 14 1/2 in between the studs beside it instead: 92 5/8 at 24 in, three of them", () => {
     const blocks = layOut(choose(wall, "meetingStyle", "ladder")).pieces.filter((each) => each.role === "ladder-block");
     expect(blocks.map((each) => round(each.cutLengthNm))).toEqual([14.5, 14.5, 14.5]);
