@@ -1,6 +1,37 @@
 import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
+import type { Page } from "@playwright/test";
 import { addPart, closePad, enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
+
+/** Brings an assembly in from a file and saves it. */
+async function bringIn(page: Page, address: string, assembly: Record<string, unknown>): Promise<void> {
+  await page.goto(`${address}/assemblies`);
+  await page.getByLabel("Assembly file", { exact: true }).setInputFiles({
+    name: "assembly.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify(assembly, null, 2)),
+  });
+  await expect(page.getByRole("button", { name: "Save version 1" })).toBeVisible();
+}
+
+async function saveVersion(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Save version 1" }).click();
+  await expect(page.getByText("Version 1, saved")).toBeVisible();
+}
+
+/** So many doors in a job of their own, built by an assembly. */
+async function doorsBy(page: Page, address: string, job: string, count: number, assembly: string): Promise<void> {
+  await page.goto(address);
+  await startJob(page, job);
+  await addPart(page, "Counted spots");
+  await page.getByLabel("How many").fill(String(count));
+  await page.getByLabel("How many").press("Enter");
+  await page.getByRole("button", { name: "Apply an assembly" }).click();
+  await page.getByRole("button", { name: new RegExp(assembly) }).click();
+  await expect(page.getByRole("button", { name: `Take ${assembly} off` })).toBeVisible();
+  await saved(page);
+  await place(page, "Count");
+}
 
 const doorSet = (): Record<string, unknown> =>
   JSON.parse(readFileSync(resolve(__dirname, "../library/assemblies/imperial/door-set.json"), "utf8"));
@@ -61,26 +92,9 @@ test("an item the price list lacks is counted, ordered without a price, and an o
   const rules = (set.rules as { name: string; item: string }[]).map((rule) =>
     rule.name === "hingesInAll" ? { ...rule, item: "door/hinge-of-brass" } : rule,
   );
-  const text = JSON.stringify({ ...set, id: "brass-door", name: "Door on brass", rules });
-  await page.goto(`${address}/assemblies`);
-  await page.getByLabel("Assembly file", { exact: true }).setInputFiles({
-    name: "brass.json",
-    mimeType: "application/json",
-    buffer: Buffer.from(text),
-  });
-  await page.getByRole("button", { name: "Save version 1" }).click();
-  await expect(page.getByText("Version 1, saved")).toBeVisible();
-
-  await page.goto(address);
-  await startJob(page, "On brass");
-  await addPart(page, "Counted spots");
-  await page.getByLabel("How many").fill("2");
-  await page.getByLabel("How many").press("Enter");
-  await page.getByRole("button", { name: "Apply an assembly" }).click();
-  await page.getByRole("button", { name: "Door on brass" }).click();
-  await expect(page.getByRole("button", { name: "Take Door on brass off" })).toBeVisible();
-  await saved(page);
-  await place(page, "Count");
+  await bringIn(page, address, { ...set, id: "brass-door", name: "Door on brass", rules });
+  await saveVersion(page);
+  await doorsBy(page, address, "On brass", 2, "Door on brass");
   await expect(page.getByRole("button", { name: /^Hinges, 6 hinges/ })).toBeVisible();
   await page.getByRole("radio", { name: "Show: Ordered" }).click();
   await expect(page.getByText("The price list has no “door/hinge-of-brass”", { exact: false }).first()).toBeVisible();
@@ -99,27 +113,13 @@ test("an assembly file whose rules go round in a circle says which; what is soun
     if (rule.name === "leaves") return { ...rule, formula: "frames" };
     return rule.name === "frames" ? { ...rule, formula: "leaves" } : rule;
   });
-  await page.goto(`${address}/assemblies`);
-  await page.getByLabel("Assembly file", { exact: true }).setInputFiles({
-    name: "circle.json",
-    mimeType: "application/json",
-    buffer: Buffer.from(JSON.stringify({ ...set, id: "circle-door", name: "Door in a circle", rules }, null, 2)),
-  });
+  await bringIn(page, address, { ...set, id: "circle-door", name: "Door in a circle", rules });
   await expect(
     page.getByText("go round in a circle, and none can be worked out", { exact: false }).first(),
   ).toBeVisible();
   // Saving is possible, and marked.
-  await page.getByRole("button", { name: /^Save version 1/ }).click();
-  await expect(page.getByText("Version 1, saved")).toBeVisible();
-  await page.goto(address);
-  await startJob(page, "Round and round");
-  await addPart(page, "Counted spots");
-  await page.getByLabel("How many").fill("3");
-  await page.getByLabel("How many").press("Enter");
-  await page.getByRole("button", { name: "Apply an assembly" }).click();
-  await page.getByRole("button", { name: /Door in a circle/ }).click();
-  await saved(page);
-  await place(page, "Count");
+  await saveVersion(page);
+  await doorsBy(page, address, "Round and round", 3, "Door in a circle");
   await expect(page.getByRole("button", { name: /^Hinges, 9 hinges/ })).toBeVisible();
   await expect(page.getByText("go round in a circle", { exact: false }).first()).toBeVisible();
 });

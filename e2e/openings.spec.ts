@@ -146,6 +146,16 @@ test("the framing as it is seen goes on the quote, its caption in the builder's 
   await page.getByRole("button", { name: "Download the draft as PDF" }).click();
   const text = await pdfText(await (await waiting).path());
   expect(text).toContain("Your wall, seen from the garden");
+  // Settings changed one right after the other are all kept: each builds on the one before, not on what was on screen.
+  await page.getByLabel("Valid for, days").fill("14");
+  await page.getByLabel("Valid for, days").press("Enter");
+  await page.getByRole("radio", { name: "Prices shown: One price" }).click();
+  await page.getByRole("button", { name: "Take out: Decoration." }).click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel("Valid for, days")).toHaveValue("14");
+  await expect(page.getByRole("radio", { name: "Prices shown: One price" })).toBeChecked();
+  await expect(page.getByRole("button", { name: "Take out: Decoration." })).toHaveCount(0);
   await page.getByRole("button", { name: "Take out picture 1" }).click();
   await expect(page.getByRole("article").getByRole("img")).toHaveCount(0);
 });

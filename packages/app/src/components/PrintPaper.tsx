@@ -7,7 +7,7 @@ type Props = PropsWithChildren<{ readonly title: string; readonly under: string 
 
 /**
  * What goes on paper instead of the page: drawn when something prints, by the button or by the browser's own command, and
- * as long as it has to be. `page.css` shows nothing else then.
+ * as long as it has to be. `global.css` shows nothing else then.
  */
 export function PrintPaper({ title, under, children }: Props) {
   const [printing, setPrinting] = useState(false);

@@ -29,7 +29,7 @@ import type { JobChanges } from "../sync/command";
 import type { OutboxView } from "../sync/outbox";
 import { jobKey, outbox } from "../sync/outboxInstance";
 import { withPending } from "../sync/overlay";
-import type { Rules } from "../worker/reckon.worker";
+import type { DeviceJob, Rules } from "../worker/reckon.worker";
 import { commandsFor } from "./commands";
 import type { Change, Step } from "./history";
 import { LatestCounts, LatestCountsContext } from "./latestCounts";
@@ -48,7 +48,8 @@ export type JobActions = {
   /** Several parts at once, as one step of undo. */
   readonly saveParts: (parts: readonly Part[]) => void;
   readonly binPart: (id: string) => void;
-  readonly changeJob: (changes: JobChanges) => void;
+  /** By what a function makes of the job as it stands this instant, where the change builds on it. */
+  readonly changeJob: (change: JobChanges | ((now: DeviceJob) => JobChanges)) => void;
   /** From a part, or the cutting, as it stands this instant: what is on screen may be a moment old. */
   readonly changePart: (id: string, change: (part: Part) => Part) => void;
   readonly changeCutting: (change: (cutting: CuttingSettings) => CuttingSettings) => void;
@@ -179,6 +180,12 @@ const LoadedJob = memo(function LoadedJob(props: LoadedProps) {
     const now = () => latest.current ?? first.current;
     const partNow = (id: string) => now().parts.find((each) => each.id === id)?.part;
     const put = (part: Part): Change => ({ kind: "part", id: part.id, before: partNow(part.id), after: part });
+    const changeJob: JobActions["changeJob"] = (change) => {
+      const { job } = now();
+      const changes = typeof change === "function" ? change(job.job) : change;
+      if (Object.keys(changes).length === 0) return;
+      take({ changes: [{ kind: "job", before: sameFields(job, changes), after: changes }] });
+    };
     return {
       jobId,
       context,
@@ -186,17 +193,14 @@ const LoadedJob = memo(function LoadedJob(props: LoadedProps) {
       savePart: (part: Part) => take({ changes: [put(part)] }),
       saveParts: (changed: readonly Part[]) => take({ changes: changed.map(put) }),
       binPart: (id: string) => take({ changes: [{ kind: "part", id, before: partNow(id), after: undefined }] }),
-      changeJob: (changes: JobChanges) =>
-        take({ changes: [{ kind: "job", before: sameFields(now().job, changes), after: changes }] }),
+      changeJob,
       changePart: (id: string, change: (part: Part) => Part) => {
         const part = partNow(id);
         const changed = part && change(part);
         if (changed && changed !== part) take({ changes: [put(changed)] });
       },
-      changeCutting: (change: (cutting: CuttingSettings) => CuttingSettings) => {
-        const { cutting } = now().job.job;
-        take({ changes: [{ kind: "job", before: { cutting }, after: { cutting: change(cutting) } }] });
-      },
+      changeCutting: (change: (cutting: CuttingSettings) => CuttingSettings) =>
+        changeJob(({ cutting }) => ({ cutting: change(cutting) })),
       noteReading: (typed: string) =>
         startTransition(() =>
           setReadings((current) => [typed, ...current.filter((each) => each !== typed)].slice(0, READINGS_KEPT)),

@@ -9,6 +9,7 @@ import { TextField } from "../components/TextField";
 import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 import { newId } from "../sync/newId";
+import { useChangePricing } from "./useChangePricing";
 
 const KIND_LABELS = { material: "Material", labour: "Labour", plant: "Plant", subcontract: "Subcontract" };
 const formSchema = extraSchema.omit({ id: true });
@@ -17,11 +18,11 @@ const EMPTY: Form = { kind: "plant", description: "", cost: "" };
 
 /** Costs typed in beside what is counted: hire, subcontract sums, anything else. */
 export function Extras({ pricing }: { pricing: Pricing }) {
-  const { changeJob, record } = useJob();
+  const { record } = useJob();
+  const change = useChangePricing();
   const { control, handleSubmit, reset } = useForm<Form>({ resolver: zodResolver(formSchema), defaultValues: EMPTY });
-  const set = (extras: Extra[]) => changeJob({ pricing: { ...pricing, extras } });
   const add = handleSubmit((form) => {
-    set([...pricing.extras, { id: newId(), ...form }]);
+    change(({ extras }) => ({ extras: [...extras, { id: newId(), ...form }] }));
     reset(EMPTY);
   });
   return (
@@ -40,7 +41,7 @@ export function Extras({ pricing }: { pricing: Pricing }) {
           <IconButton
             name={`Take out ${extra.description}`}
             icon={Trash2}
-            onPress={() => set(pricing.extras.filter((each) => each.id !== extra.id))}
+            onPress={() => change(({ extras }) => ({ extras: extras.filter((each) => each.id !== extra.id) }))}
           />
         </View>
       ))}

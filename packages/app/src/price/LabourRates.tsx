@@ -2,16 +2,15 @@ import { amountSchema, type Pricing } from "@wide-porch/core";
 import { View } from "react-native";
 import { CommitField } from "../components/CommitField";
 import { Body, Title } from "../components/Text";
-import { useJob } from "../job/JobContext";
+import { useChangePricing } from "./useChangePricing";
 
 export const amountProblem = (text: string): string | undefined =>
   amountSchema.safeParse(text).success ? undefined : "An amount like 9.84, zero or more.";
 
 export function LabourRates({ pricing }: { pricing: Pricing }) {
-  const { changeJob } = useJob();
-  const change = (change: Partial<Pricing>) => changeJob({ pricing: { ...pricing, ...change } });
+  const change = useChangePricing();
   const setHours = (id: string, hoursPerUnit: string) =>
-    change({ tasks: pricing.tasks.map((task) => (task.id === id ? { ...task, hoursPerUnit } : task)) });
+    change(({ tasks }) => ({ tasks: tasks.map((task) => (task.id === id ? { ...task, hoursPerUnit } : task)) }));
   return (
     <View className="gap-2">
       <Title level={2}>Labour</Title>
@@ -21,7 +20,7 @@ export function LabourRates({ pricing }: { pricing: Pricing }) {
           hideLabel
           value={pricing.ratePerHour}
           check={amountProblem}
-          onCommit={(ratePerHour) => change({ ratePerHour })}
+          onCommit={(ratePerHour) => change(() => ({ ratePerHour }))}
           inputMode="decimal"
           boxClassName="w-28"
           className="text-right"

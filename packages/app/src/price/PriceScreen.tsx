@@ -11,6 +11,7 @@ import { Extras } from "./Extras";
 import { LabourRates } from "./LabourRates";
 import { NoCosts } from "./NoCosts";
 import { PercentField } from "./PercentField";
+import { useChangePricing } from "./useChangePricing";
 
 const KIND_WORDS: Record<CostKind, string> = {
   material: "Materials",
@@ -47,11 +48,12 @@ export function PriceScreen() {
 }
 
 function Column({ buildUp, pricing }: { buildUp: BuildUp; pricing: Pricing }) {
-  const { record, changeJob } = useJob();
+  const { record } = useJob();
+  const changeFrom = useChangePricing();
   const say = (amount: string) => formatMoney(amount, record.job.currency);
-  const change = (change: Partial<Pricing>) => changeJob({ pricing: { ...pricing, ...change } });
+  const change = (change: Partial<Pricing>) => changeFrom(() => change);
   const setMarkup = (kind: CostKind, percent: string) =>
-    change({ markupPercent: { ...pricing.markupPercent, [kind]: percent } });
+    changeFrom(({ markupPercent }) => ({ markupPercent: { ...markupPercent, [kind]: percent } }));
   return (
     <View className="gap-1">
       <Profit buildUp={buildUp} />

@@ -18,11 +18,14 @@ export function QuoteSettingsForm() {
   const { record, changeJob } = useJob();
   const { quote } = record.job;
   const [exclusion, setExclusion] = useState("");
-  const change = (change: Partial<JobQuote>) => changeJob({ quote: { ...quote, ...change } });
+  // From the quote as it stands this instant: what is on screen may be a moment old.
+  const changeFrom = (change: (now: JobQuote) => Partial<JobQuote>) =>
+    changeJob((now) => ({ quote: { ...now.quote, ...change(now.quote) } }));
+  const change = (change: Partial<JobQuote>) => changeFrom(() => change);
   const addExclusion = () => {
     const text = exclusion.trim().slice(0, 400);
     if (text === "") return;
-    change({ exclusions: [...quote.exclusions, text] });
+    changeFrom((now) => ({ exclusions: [...now.exclusions, text] }));
     setExclusion("");
   };
   return (
@@ -51,7 +54,10 @@ export function QuoteSettingsForm() {
         onCommit={(intro) => change({ intro: intro.slice(0, 4000) })}
         multiline
       />
-      <Pictures pictures={quote.pictures} onChange={(pictures) => change({ pictures })} />
+      <Pictures
+        pictures={quote.pictures}
+        onChange={(change) => changeFrom(({ pictures }) => ({ pictures: change(pictures) }))}
+      />
       <View className="gap-1">
         <Faint>Not included</Faint>
         {quote.exclusions.map((text, index) => (
@@ -61,7 +67,7 @@ export function QuoteSettingsForm() {
             <IconButton
               name={`Take out: ${text}`}
               icon={Trash2}
-              onPress={() => change({ exclusions: quote.exclusions.filter((_, at) => at !== index) })}
+              onPress={() => changeFrom((now) => ({ exclusions: now.exclusions.filter((_, at) => at !== index) }))}
             />
           </View>
         ))}
@@ -85,7 +91,7 @@ export function QuoteSettingsForm() {
 
 type PicturesProps = {
   readonly pictures: JobQuote["pictures"];
-  readonly onChange: (pictures: JobQuote["pictures"]) => void;
+  readonly onChange: (change: (now: JobQuote["pictures"]) => JobQuote["pictures"]) => void;
 };
 
 /** The pictures on the paper: what they show, in words. They come from the 3D view of the count. */
@@ -103,14 +109,16 @@ function Pictures({ pictures, onChange }: PicturesProps) {
               label={`Under picture ${index + 1}`}
               value={picture.caption}
               onCommit={(text) =>
-                onChange(pictures.map((each) => (each === picture ? { ...each, caption: text.slice(0, 200) } : each)))
+                onChange((now) =>
+                  now.map((each) => (each.id === picture.id ? { ...each, caption: text.slice(0, 200) } : each)),
+                )
               }
             />
           </View>
           <IconButton
             name={`Take out picture ${index + 1}`}
             icon={Trash2}
-            onPress={() => onChange(pictures.filter((each) => each !== picture))}
+            onPress={() => onChange((now) => now.filter((each) => each.id !== picture.id))}
           />
         </View>
       ))}

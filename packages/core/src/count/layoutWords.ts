@@ -1,4 +1,5 @@
 import type { Expression } from "../assemblies";
+import { listed } from "./listed";
 
 type Call = Expression & { is: "call" };
 
@@ -13,11 +14,6 @@ const ROLE_WORDS: Readonly<Record<string, string>> = {
   "cripple-below": "cripples below",
 };
 const roleWords = (role: string): string => ROLE_WORDS[role] ?? `${role.replaceAll("-", " ")}s`;
-
-function listed(words: readonly string[]): string {
-  if (words.length < 2) return words[0] ?? "";
-  return `${words.slice(0, -1).join(", ")} and ${words[words.length - 1]}`;
-}
 
 /** The roles a call names, in words; the texts among its arguments are nothing else. */
 const rolesOf = ({ args }: Call): string =>

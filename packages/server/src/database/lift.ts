@@ -3,7 +3,7 @@ import type { QueryRunner } from "typeorm";
 
 const parsed = (data: unknown): unknown => (typeof data === "string" ? JSON.parse(data) : data);
 
-/** Parts, and their earlier versions: a version that cannot be lifted stays as it is and is only ever shown. */
+/** Parts, or their earlier versions, brought up to date. Throws for one that cannot be: the migration then did not happen. */
 export async function liftParts(runner: QueryRunner, table: "part" | "part_version"): Promise<void> {
   const rows: { id: string | number; data: unknown }[] = await runner.query(`SELECT id, data FROM ${table}`);
   for (const row of rows) {

@@ -84,8 +84,11 @@ function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
 const boardFeetOf = ({ pieces }: Bar, { thickness, depth }: { thickness: number; depth: number }): number =>
   pieces.reduce((sum, piece) => sum + boardFeet(thickness, depth, piece.lengthNm), 0);
 
-const tooLongWords = (count: number): string =>
-  `${count === 1 ? "A piece is" : `${count} pieces are`} longer than any stock: use an engineered section.`;
+function TooLong({ cut: { tooLong } }: Pick<ItemProps, "cut">) {
+  if (tooLong.length === 0) return null;
+  const pieces = tooLong.length === 1 ? "A piece is" : `${tooLong.length} pieces are`;
+  return <Warning>{`${pieces} longer than any stock: use an engineered section.`}</Warning>;
+}
 
 type ItemProps = { readonly cut: ItemCut; readonly marks: ReadonlyMap<string, string>; readonly mayChange: boolean };
 
@@ -107,7 +110,7 @@ function ItemCutList({ cut, marks, mayChange }: ItemProps) {
           {cut.kept ? ". This is the list that was worked out and kept." : "."}
         </Faint>
       )}
-      {cut.tooLong.length > 0 ? <Warning>{tooLongWords(cut.tooLong.length)}</Warning> : null}
+      <TooLong cut={cut} />
       {cut.bars.length === 0 ? null : <BestCut cut={cut} mayKeep={mayChange} />}
       <Bars cut={cut} marks={marks} />
     </View>
@@ -117,6 +120,7 @@ function ItemCutList({ cut, marks, mayChange }: ItemProps) {
 function Bars({ cut, marks }: Omit<ItemProps, "mayChange">) {
   const { record } = useJob();
   const { system, cutting } = record.job;
+  if (cut.bars.length === 0) return null;
   const longestNm = Math.max(...cut.bars.map((bar) => bar.stockNm));
   return (
     <View role="list" aria-label={`Bars of ${cut.name}`}>
@@ -144,6 +148,7 @@ function CutPaper({ order, marks }: { readonly order: Order; readonly marks: Rea
       {order.cuts.map((cut) => (
         <View key={cut.itemCode}>
           <Title level={2}>{cut.name}</Title>
+          <TooLong cut={cut} />
           <Bars cut={cut} marks={marks} />
         </View>
       ))}

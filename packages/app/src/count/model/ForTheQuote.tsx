@@ -17,8 +17,7 @@ export function ForTheQuote({ camera, storey }: { readonly camera: Camera; reado
   const [said, setSaid] = useState<string>();
   const [failure, setFailure] = useState<string>();
   if (record.job.pricing === null) return null;
-  const { quote } = record.job;
-  const full = quote.pictures.length >= MOST_QUOTE_PICTURES;
+  const full = record.job.quote.pictures.length >= MOST_QUOTE_PICTURES;
   const put = async () => {
     if (!camera) return;
     setBusy(true);
@@ -26,7 +25,9 @@ export function ForTheQuote({ camera, storey }: { readonly camera: Camera; reado
     try {
       const picture = await keepPicture(jobId, await camera());
       const caption = storey === "" ? "The framing" : `The framing, ${storey}`;
-      changeJob({ quote: { ...quote, pictures: [...quote.pictures, { ...picture, caption }] } });
+      changeJob(({ quote }) => ({
+        quote: { ...quote, pictures: [...quote.pictures, { ...picture, caption }].slice(0, MOST_QUOTE_PICTURES) },
+      }));
       setSaid("It is on the quote’s paper now. Its caption can be changed there.");
     } catch (error) {
       setFailure(error instanceof Error ? error.message : String(error));

@@ -44,12 +44,16 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
     return all.filter((solid) => !away.has(solid.role) && (storey === ALL || solid.storey === storey));
   }, [all, hidden, storey]);
   const lit = useMemo(() => new Set(litLine?.pieceIds.map((id) => `${litLine.partId}/${id}`) ?? []), [litLine]);
-  // What is to be seen is not hidden.
-  useEffect(() => {
+  // What is to be seen is not hidden. Told by name, so that a new count does not show again what was hidden since.
+  const litGroups = useMemo(() => {
     const roles = new Set(all.filter((solid) => lit.has(solid.id)).map((solid) => solid.role));
-    const groups = GROUPS.filter((group) => group.roles.some((role) => roles.has(role))).map((group) => group.label);
-    if (groups.length > 0) setHidden((now) => now.filter((label) => !groups.includes(label)));
+    const groups = GROUPS.filter((group) => group.roles.some((role) => roles.has(role)));
+    return groups.map((group) => group.label).join("|");
   }, [all, lit]);
+  useEffect(() => {
+    const shown = litGroups.split("|");
+    setHidden((now) => now.filter((label) => !shown.includes(label)));
+  }, [litGroups]);
   const open = useCallback(
     (id: string) => {
       const [partId, ...rest] = id.split("/");

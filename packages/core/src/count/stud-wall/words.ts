@@ -1,4 +1,5 @@
 import type { Opening, StudWall } from "../../parts";
+import { listed } from "../listed";
 
 const NUMBER_WORDS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
 const numberWord = (count: number): string => NUMBER_WORDS[count] ?? String(count);
@@ -16,8 +17,7 @@ export function openingsText(openings: readonly Opening[]): string {
     const [one, many] = OPENING_NOUNS[kind];
     return count === 0 ? [] : [`${numberWord(count)} ${count === 1 ? one : many}`];
   });
-  if (phrases.length < 2) return phrases[0] ?? "no openings";
-  return `${phrases.slice(0, -1).join(", ")} and ${phrases[phrases.length - 1]}`;
+  return listed(phrases) || "no openings";
 }
 
 const PLATE_WORDS = ["no", "a single", "a double", "a triple"];
