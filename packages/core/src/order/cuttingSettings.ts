@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { inches } from "../units";
-import type { Bar, NeededPiece } from "./cutting";
+import { type Bar, type CutSettings, fitsBar, type NeededPiece, type Stock } from "./cutting/cutProblem";
 
 const keptBarSchema = z.object({
   stockNm: z.int().positive(),
@@ -46,8 +46,40 @@ export function keepBars(bars: readonly Bar[]): KeptBar[] {
   return [...kept.values()];
 }
 
-/** Kept bars with the pieces as they are named now; undefined where other pieces are needed than the list was made for. */
-export function barsFromKept(kept: readonly KeptBar[], pieces: readonly NeededPiece[]): Bar[] | undefined {
+/** The bars of a kept list, or why it can be cut no longer. */
+export type FromKept =
+  | { readonly ok: true; readonly bars: readonly Bar[] }
+  | { readonly ok: false; readonly why: string };
+
+/**
+ * Kept bars with the pieces as they are named now. A list is in force only while it can be cut as it stands: the same
+ * pieces, from lengths that are sold or lie in the yard, by the saw there is.
+ */
+export function barsFromKept(
+  kept: readonly KeptBar[],
+  pieces: readonly NeededPiece[],
+  stock: readonly Stock[],
+  settings: CutSettings,
+): FromKept {
+  const no = (why: string): FromKept => ({ ok: false, why });
+  const sold = new Set(stock.filter((each) => each.count === undefined).map((each) => each.lengthNm));
+  if (kept.some((bar) => !bar.fromYard && !sold.has(bar.stockNm))) return no("a length that it cuts is not sold");
+  if (!yardHolds(kept, stock)) return no("the yard has not the offcuts that it cuts");
+  if (!kept.every((bar) => fitsBar(bar, settings))) return no("with this saw cut and trim its pieces do not fit");
+  const bars = namedBars(kept, pieces);
+  return bars ? { ok: true, bars } : no("other pieces are needed");
+}
+
+function yardHolds(kept: readonly KeptBar[], stock: readonly Stock[]): boolean {
+  const left = new Map<number, number>();
+  for (const { lengthNm, count } of stock)
+    if (count !== undefined) left.set(lengthNm, (left.get(lengthNm) ?? 0) + count);
+  for (const { fromYard, stockNm, count } of kept) if (fromYard) left.set(stockNm, (left.get(stockNm) ?? 0) - count);
+  return [...left.values()].every((count) => count >= 0);
+}
+
+/** Undefined where other pieces are needed than the list was made for. */
+function namedBars(kept: readonly KeptBar[], pieces: readonly NeededPiece[]): Bar[] | undefined {
   const byLength = new Map<number, NeededPiece[]>();
   for (const piece of pieces) {
     const same = byLength.get(piece.lengthNm);

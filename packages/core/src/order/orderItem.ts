@@ -1,8 +1,11 @@
 import { type CountLine, quantityText } from "../count";
+import { type Problem, problem } from "../problems/problem";
 import { formatLength, formatRunningLength, type MeasuringSystem, NM_PER_M, wholePacks } from "../units";
 import type { OrderLine } from "./orderLine";
 import type { PriceItem } from "./priceItem";
+import { cheapestLengths, type StockLength } from "./runLengths";
 import { wasteOf } from "./toCut";
+import type { Way } from "./waysOfBuying";
 
 const countedOf = (lines: readonly CountLine[]): number => lines.reduce((sum, line) => sum + line.quantity, 0);
 const withWaste = (lines: readonly CountLine[], item: PriceItem): number =>
@@ -15,7 +18,10 @@ function wasteWords(lines: readonly CountLine[], item: PriceItem): string {
   return shares.length === 1 ? `${shares[0]} % waste` : "waste by line";
 }
 
+/** Lines of one item that are bought in one way. */
 type Counted = { readonly item: PriceItem; readonly lines: readonly CountLine[]; readonly system: MeasuringSystem };
+
+export type Ordered = { readonly lines: readonly OrderLine[]; readonly problems: readonly Problem[] };
 
 const shared = ({ item, lines, system }: Counted) => ({
   itemCode: item.code,
@@ -27,68 +33,113 @@ const shared = ({ item, lines, system }: Counted) => ({
 const noteOf = (need: string, waste: string, packs: string): string =>
   [need + (waste ? ` + ${waste}` : ""), packs].filter(Boolean).join(", ");
 
-/** What is bought by the piece, the pack or the roll. */
-export function orderWhole(counted: Counted): OrderLine {
+const UNIT_WORDS = {
+  count: "by the piece",
+  length: "as a length",
+  area: "as an area",
+  volume: "as a volume",
+  liquid: "as a volume",
+  weight: "by weight",
+  hour: "in hours",
+} as const;
+
+/** What is bought by the piece, the pack or the roll. `first` is false for a second unit that the item is counted in. */
+export function orderPacks(counted: Counted, { unit }: Extract<Way, { by: "pack" }>, first: boolean): Ordered {
   const { item, lines } = counted;
   const { buying } = item;
-  const own = shared(counted);
-  const needed = withWaste(lines, item);
+  const own = { ...shared(counted), id: first ? item.code : `${item.code}/${unit}` };
+  const told = (message: string) => [problem("unit-mismatch", item.code, message)];
+  const said = `${item.name} is counted ${UNIT_WORDS[unit]}`;
   if (buying.by === "length") {
-    const [first] = buying.stock;
-    const note = noteOf(own.need, own.waste, "bought one by one");
+    const note = "Not ordered: counted in another unit than it is sold by";
+    const line = { ...own, description: item.name, quantity: countedOf(lines), unitName: unit, unitPrice: null, note };
     return {
-      ...own,
-      id: item.code,
-      description: item.name,
-      quantity: wholePacks(needed, 1),
-      unitName: "length",
-      unitPrice: first?.price ?? null,
-      note,
+      lines: [line],
+      problems: told(`${said} and sold by the length: it has no price until one of them changes.`),
     };
   }
   const holds = buying.by === "pack" ? buying.packSize : buying.by === "cover" ? buying.cover : 1;
   const unitName = buying.by === "each" ? "each" : buying.packName;
   const packs = buying.by === "pack" ? `${buying.packSize} to a ${unitName}` : "";
-  return {
+  const line: OrderLine = {
     ...own,
-    id: item.code,
     description: item.name,
-    quantity: wholePacks(needed, holds),
+    quantity: wholePacks(withWaste(lines, item), holds),
     unitName,
     unitPrice: buying.price,
     note: noteOf(own.need, own.waste, packs),
   };
+  if (!first) return { lines: [line], problems: told(`${said} too. That does not add up, so it is ordered apart.`) };
+  if (unit === "count" || buying.by === "cover") return { lines: [line], problems: [] };
+  const each = buying.by === "each" ? "one by one" : "in packs of pieces";
+  return { lines: [line], problems: told(`${said} and sold ${each}: ${line.quantity} are ordered for ${own.need}.`) };
 }
 
-/** A running length in stock lengths joined end to end: the cheapest for each metre, and one that holds the rest. */
-export function orderRun(counted: Counted): OrderLine[] {
+/** Pieces whose lengths nobody knows: of the longest length each, so that none is too short. */
+export function orderLengths(counted: Counted): Ordered {
   const { item, lines, system } = counted;
-  const { buying } = item;
-  if (buying.by !== "length") return [orderWhole(counted)];
+  if (item.buying.by !== "length") return { lines: [], problems: [] };
+  const [longest, ...others] = item.buying.stock.toSorted((a, b) => b.lengthNm - a.lengthNm);
+  if (!longest) return { lines: [], problems: [] };
+  const own = shared(counted);
+  const quantity = wholePacks(withWaste(lines, item), 1);
+  const line = lengthLine(item, longest, quantity, system, {
+    ...own,
+    note: noteOf(own.need, own.waste, "one length each"),
+  });
+  if (others.length === 0) return { lines: [line], problems: [] };
+  const message = `${own.need} of ${item.name}: nobody has said how long. A whole ${formatLength(longest.lengthNm, system)} is ordered for each.`;
+  return { lines: [line], problems: [problem("length-not-known", item.code, message)] };
+}
+
+/** A running length in the stock lengths that hold it at the least cost, joined end to end. */
+export function orderRun(counted: Counted): Ordered {
+  const { item, lines, system } = counted;
+  if (item.buying.by !== "length") return { lines: [], problems: [] };
   const own = shared(counted);
   const neededNm = Math.ceil(withWaste(lines, item) * NM_PER_M - 1);
-  const costOf = (each: (typeof buying.stock)[number]) => (each.price === null ? each.lengthNm : Number(each.price));
-  const byRate = buying.stock.toSorted(
-    (a, b) => costOf(a) / a.lengthNm - costOf(b) / b.lengthNm || b.lengthNm - a.lengthNm,
-  );
-  const [best] = byRate;
-  if (!best) return [];
-  const full = Math.floor(neededNm / best.lengthNm);
-  const restNm = neededNm - full * best.lengthNm;
-  const holding = buying.stock.filter((each) => each.lengthNm >= restNm).toSorted((a, b) => costOf(a) - costOf(b));
-  const last = restNm > 0 ? (holding[0] ?? best) : undefined;
-  const counts = new Map([[best, full]]);
-  if (last) counts.set(last, (counts.get(last) ?? 0) + 1);
-  return [...counts]
-    .filter(([, quantity]) => quantity > 0)
-    .map(([stock, quantity]) => ({
-      ...own,
-      id: `${item.code}/${stock.lengthNm}`,
-      description: `${item.name}, ${formatLength(stock.lengthNm, system)}`,
-      quantity,
-      unitName: "length",
-      stockNm: stock.lengthNm,
-      unitPrice: stock.price,
-      note: noteOf(formatRunningLength(neededNm, system), own.waste, "joined end to end"),
-    }));
+  const note = noteOf(formatRunningLength(neededNm, system), own.waste, "joined end to end");
+  const bought = cheapestLengths(neededNm, item.buying.stock);
+  return {
+    lines: bought.map(({ stock, quantity }) => lengthLine(item, stock, quantity, system, { ...own, note })),
+    problems: [],
+  };
 }
+
+type Said = Pick<OrderLine, "itemCode" | "countLineIds" | "need" | "waste" | "note">;
+
+/** So many of one stock length. */
+export const lengthLine = (
+  item: PriceItem,
+  { lengthNm, price }: StockLength,
+  quantity: number,
+  system: MeasuringSystem,
+  said: Said,
+): OrderLine => ({
+  ...said,
+  id: `${item.code}/${lengthNm}`,
+  description: `${item.name}, ${formatLength(lengthNm, system)}`,
+  quantity,
+  unitName: "length",
+  stockNm: lengthNm,
+  unitPrice: price,
+});
+
+/** Lines for one and the same thing as one line: bars to cut from and lengths to join are bought together. */
+export function mergeLines(lines: readonly OrderLine[]): OrderLine[] {
+  const merged = new Map<string, OrderLine>();
+  for (const line of lines) {
+    const before = merged.get(line.id);
+    merged.set(line.id, before ? mergeTwo(before, line) : line);
+  }
+  return [...merged.values()];
+}
+
+const mergeTwo = (a: OrderLine, b: OrderLine): OrderLine => ({
+  ...a,
+  quantity: a.quantity + b.quantity,
+  countLineIds: [...new Set([...a.countLineIds, ...b.countLineIds])],
+  need: [a.need, b.need].filter(Boolean).join(" and "),
+  waste: [...new Set([a.waste, b.waste])].filter(Boolean).join("; "),
+  note: [a.note, b.note].filter(Boolean).join("; "),
+});

@@ -200,9 +200,13 @@ function pricesByPart(
   return rows.map((row, index) => ({ partId: row.partId, name: row.name, price: shares[index] ?? "0.00" }));
 }
 
+/** Whether another problem says already that a line has no price. Others of the same item do not. */
+const saysNoPrice = ({ code, path }: Problem, line: Order["lines"][number]): boolean =>
+  path === line.itemCode && (code === "no-price-item" || code === "unit-mismatch");
+
 const missingPrices = (order: Order): Problem[] =>
   order.lines
-    .filter((line) => line.unitPrice === null && !order.problems.some((each) => each.path === line.itemCode))
+    .filter((line) => line.unitPrice === null && !order.problems.some((each) => saysNoPrice(each, line)))
     .map((line) => problem("no-price", line.itemCode, `${line.description} has no price in the price list.`));
 
 function missingTasks(counts: readonly PartCount[], pricing: Pricing): Problem[] {

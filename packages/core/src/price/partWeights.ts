@@ -1,12 +1,32 @@
 import type { CountLine, PartCount } from "../count";
 import type { Order } from "../order";
+import { toMetres } from "../units";
 import type { Pricing } from "./pricing";
 
 export type PartWeight = { readonly partId: string; readonly name: string; readonly weight: number };
 
-/** How much of an item a line uses, for sharing a bar or a pack between parts: length where it is cut, else the count. */
-const usageOf = (line: CountLine): number =>
-  line.cutLengthsNm.length > 0 ? line.cutLengthsNm.reduce((sum, lengthNm) => sum + lengthNm, 0) : line.quantity;
+/** How much of an item a line uses, for sharing what is bought between parts: metres where it is a length, else the count. */
+function usageOf(line: CountLine, stockNm: number | undefined): number {
+  if (line.cutLengthsNm.length > 0) return toMetres(line.cutLengthsNm.reduce((sum, lengthNm) => sum + lengthNm, 0));
+  if (line.unit === "length" || stockNm === undefined) return line.quantity;
+  return line.quantity * toMetres(stockNm);
+}
+
+/** What each count line costs in material: its share of every order line that it is part of. */
+function materialOf(counts: readonly PartCount[], order: Order): Map<string, number> {
+  const lines = new Map(counts.flatMap((count) => count.lines.map((line) => [line.id, line] as const)));
+  const costs = new Map<string, number>();
+  for (const bought of order.lines) {
+    const cost = Number(bought.unitPrice ?? 0) * bought.quantity;
+    const used = bought.countLineIds.flatMap((id) => {
+      const line = lines.get(id);
+      return line ? [{ id, usage: usageOf(line, bought.stockNm) }] : [];
+    });
+    const all = used.reduce((sum, each) => sum + each.usage, 0);
+    for (const { id, usage } of used) if (all > 0) costs.set(id, (costs.get(id) ?? 0) + (cost * usage) / all);
+  }
+  return costs;
+}
 
 /** The direct cost each part causes, as plain numbers to share a price by. Rounding is left to the sharing. */
 export function partWeights(
@@ -15,25 +35,14 @@ export function partWeights(
   pricing: Pricing,
   productivity: (task: string) => number,
 ): PartWeight[] {
-  const costByItem = new Map<string, number>();
-  for (const line of order.lines) {
-    const cost = Number(line.unitPrice ?? 0) * line.quantity;
-    costByItem.set(line.itemCode, (costByItem.get(line.itemCode) ?? 0) + cost);
-  }
-  const usageByItem = new Map<string, number>();
-  for (const line of counts.flatMap((count) => count.lines)) {
-    usageByItem.set(line.itemCode, (usageByItem.get(line.itemCode) ?? 0) + usageOf(line));
-  }
+  const material = materialOf(counts, order);
   const hours = new Map(pricing.tasks.map((task) => [task.id, Number(task.hoursPerUnit)]));
   const weightOf = (line: CountLine): number => {
-    const usage = usageByItem.get(line.itemCode) ?? 0;
-    const material = usage > 0 ? ((costByItem.get(line.itemCode) ?? 0) * usageOf(line)) / usage : 0;
     const own = line.unit === "hour" ? line.quantity : 0;
     const task = line.labourTask
       ? ((hours.get(line.labourTask) ?? 0) * line.quantity * productivity(line.labourTask)) / 100
       : 0;
-    const labour = (own + task) * Number(pricing.ratePerHour);
-    return material + labour;
+    return (material.get(line.id) ?? 0) + (own + task) * Number(pricing.ratePerHour);
   };
   return counts.map((count) => ({
     partId: count.partId,

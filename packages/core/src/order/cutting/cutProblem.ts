@@ -25,6 +25,20 @@ export type CutSettings = {
   readonly endTrimNm: Nanometres;
 };
 
+/**
+ * Whether pieces come out of a bar: with a saw cut between them, and the trim where anything is cut off at all. A piece as
+ * long as the bar stays what it is. What lies in the yard is not trimmed.
+ */
+export function fitsBar(
+  bar: { readonly stockNm: Nanometres; readonly lengthsNm: readonly Nanometres[]; readonly fromYard?: boolean },
+  { kerfNm, endTrimNm }: CutSettings,
+): boolean {
+  const { stockNm, lengthsNm, fromYard } = bar;
+  if (lengthsNm.length === 1 && lengthsNm[0] === stockNm) return true;
+  const usedNm = lengthsNm.reduce((sum, lengthNm) => sum + lengthNm + kerfNm, -kerfNm);
+  return usedNm + (fromYard ? 0 : endTrimNm) <= stockNm;
+}
+
 /** A circular saw's cut, 1/8 in (3.175 mm): common practice. */
 export const USUAL_CUTTING: CutSettings = { kerfNm: 3_175_000, endTrimNm: 0 };
 

@@ -22,7 +22,7 @@ export type CutList = {
   /** Cost of what is bought, in the unit of the stock's costs. */
   readonly cost: number;
   readonly boughtNm: Nanometres;
-  /** No list for what is bought costs less: proven, not estimated. */
+  /** No list of the same pieces from the same stock and yard costs less: proven, not estimated. */
   readonly bound: number;
 };
 
@@ -88,41 +88,108 @@ function rounded(problem: CutProblem, used: readonly Weighted[], extra: number):
 const cheapest = (problem: CutProblem, ways: readonly Pattern[][]): Pattern[] =>
   ways.reduce((best, way) => (costOf(problem, way) < costOf(problem, best) ? way : best));
 
-type Search = {
-  readonly problem: CutProblem;
-  readonly finish: (patterns: readonly Pattern[], bound: number) => CutList;
-};
-
 /** First fit, and bars filled in turn: good within a moment, never worse than first fit, longest first. */
 function quickPatterns(problem: CutProblem): Pattern[] {
   const counts = countsOf(problem);
   return cheapest(problem, [firstFit(problem, counts), fillBars(problem, counts, { tries: 1, step: 1 })]);
 }
 
-function prepare(pieces: readonly NeededPiece[], stock: readonly Stock[], settings: CutSettings) {
+/** Pieces that can be cut from some stock, and those that no stock reaches. One as long as a stock length needs no trim. */
+export function cutsOf(pieces: readonly NeededPiece[], stock: readonly Stock[], { endTrimNm }: CutSettings) {
+  const longestNm = Math.max(
+    0,
+    ...stock.map(({ lengthNm, count }) => (count === undefined ? lengthNm - endTrimNm : lengthNm)),
+  );
+  const whole = new Set(stock.map((each) => each.lengthNm));
+  const fits = ({ lengthNm }: NeededPiece) => lengthNm <= longestNm || whole.has(lengthNm);
+  return { fitting: pieces.filter(fits), tooLong: pieces.filter((piece) => !fits(piece)) };
+}
+
+/** Bought bars that are one piece as they come: nothing is cut, so nothing is trimmed. */
+type Uncut = { readonly bars: readonly Bar[]; readonly cost: number; readonly left: readonly NeededPiece[] };
+
+/**
+ * Takes out the pieces that are as long as what is sold, where the trim would keep them from being cut of it; `all` or
+ * only those that no longer length holds either.
+ */
+function takeUncut(
+  pieces: readonly NeededPiece[],
+  bought: readonly Stock[],
+  { endTrimNm }: CutSettings,
+  all: boolean,
+): Uncut {
+  const longestNm = Math.max(0, ...bought.map((each) => each.lengthNm - endTrimNm));
+  const bars: Bar[] = [];
+  const left: NeededPiece[] = [];
+  let cost = 0;
+  for (const piece of pieces) {
+    const own = bought.filter((each) => each.lengthNm === piece.lengthNm).toSorted((a, b) => a.cost - b.cost)[0];
+    if (endTrimNm === 0 || !own || (!all && piece.lengthNm <= longestNm)) left.push(piece);
+    else {
+      bars.push({ stockNm: own.lengthNm, pieces: [piece] });
+      cost += own.cost;
+    }
+  }
+  return { bars, cost, left };
+}
+
+type Search = {
+  readonly problem: CutProblem;
+  /** The quick list, which the search begins with. */
+  readonly quick: Pattern[];
+  /** With a bound on what is searched for, which is the whole list's where that is all there is to it. */
+  readonly finish: (patterns: readonly Pattern[], bound: number) => CutList;
+};
+
+function prepare(pieces: readonly NeededPiece[], stock: readonly Stock[], settings: CutSettings): Search {
   const bought = stock.filter((each) => each.count === undefined);
-  const yard = takeFromYard(pieces, stock, settings);
-  const longest = Math.max(0, ...bought.map((each) => each.lengthNm - settings.endTrimNm));
-  const tooLong = yard.left.filter((piece) => piece.lengthNm > longest);
-  const fitting = yard.left.filter((piece) => piece.lengthNm <= longest);
-  const problem = cutProblem(demandsOf(fitting), bought, settings);
+  const { fitting: able, tooLong } = cutsOf(pieces, stock, settings);
+  const yard = takeFromYard(able, stock, settings);
+  const { fitting, tooLong: onlyInYard } = cutsOf(yard.left, bought, settings);
+  const ways = [true, false].map((all) => {
+    const uncut = takeUncut(fitting, bought, settings, all);
+    const problem = cutProblem(demandsOf(uncut.left), bought, settings);
+    const quick = quickPatterns(problem);
+    return { uncut, problem, quick, cost: uncut.cost + costOf(problem, quick) };
+  });
+  const [first, second] = ways;
+  if (!first || !second) throw new Error("prepare: there are two ways");
+  const { uncut, problem, quick } = second.cost < first.cost ? second : first;
+  const apart = uncut.bars.length > 0 || yard.bars.length > 0;
   const finish: Search["finish"] = (patterns, bound) => {
-    const bars = namedBars(problem, patterns, fitting);
+    const bars = [...uncut.bars, ...namedBars(problem, patterns, uncut.left)];
     return {
       bars: [...yard.bars, ...bars],
-      tooLong,
-      cost: costOf(problem, patterns),
+      tooLong: [...tooLong, ...onlyInYard],
+      cost: uncut.cost + costOf(problem, patterns),
       boughtNm: bars.reduce((sum, bar) => sum + bar.stockNm, 0),
-      bound,
+      bound: apart ? boundOfAll(able, stock, settings) : bound,
     };
   };
-  return { problem, finish };
+  return { problem, quick, finish };
+}
+
+/**
+ * What all pieces that can be bought cost at least, whatever is cut from the yard and whatever bar is left whole: their
+ * length, less all that the yard holds, at the best price a metre with nothing trimmed.
+ */
+function boundOfAll(
+  pieces: readonly NeededPiece[],
+  stock: readonly Stock[],
+  { kerfNm, endTrimNm }: CutSettings,
+): number {
+  const bought = stock.filter((each) => each.count === undefined);
+  const { fitting } = cutsOf(pieces, bought, { kerfNm, endTrimNm });
+  const inYard = stock.reduce((sum, each) => sum + (each.count ?? 0) * (each.lengthNm + kerfNm), 0);
+  const rate = Math.min(...bought.map((each) => each.cost / (each.lengthNm + kerfNm)));
+  const neededNm = fitting.reduce((sum, piece) => sum + piece.lengthNm + kerfNm, 0);
+  return Number.isFinite(rate) ? Math.max(0, neededNm - inYard) * rate : 0;
 }
 
 /** A cut list within a moment: what the order is made from at every entry. */
 export function cutQuickly(pieces: readonly NeededPiece[], stock: readonly Stock[], settings: CutSettings): CutList {
-  const { problem, finish } = prepare(pieces, stock, settings);
-  return finish(quickPatterns(problem), problem.demands.length === 0 ? 0 : materialBound(problem));
+  const { problem, quick, finish } = prepare(pieces, stock, settings);
+  return finish(quick, problem.demands.length === 0 ? 0 : materialBound(problem));
 }
 
 /**
@@ -141,10 +208,10 @@ export function* cutInSteps(
   stock: readonly Stock[],
   settings: CutSettings,
 ): Generator<CutProgress, CutList> {
-  const { problem, finish } = prepare(pieces, stock, settings);
+  const { problem, quick, finish } = prepare(pieces, stock, settings);
   if (problem.demands.length === 0) return finish([], 0);
   let bound = materialBound(problem);
-  let best = quickPatterns(problem);
+  let best = quick;
   const told = (share: number): CutProgress => ({ share, list: finish(best, bound) });
   const better = (way: Pattern[]) => {
     if (costOf(problem, way) < costOf(problem, best)) best = way;

@@ -108,10 +108,47 @@ describe("a cut list", () => {
   it("can be kept, and is in force only while the same pieces are needed", () => {
     const needed = pieces(feet(6), feet(6), feet(3));
     const kept = keepBars(best(needed, STOCK).bars);
-    const renamed = needed.map((piece) => ({ ...piece, id: `again/${piece.id}` }));
-    expect(barsFromKept(kept, renamed)?.flatMap((bar) => bar.pieces)).toHaveLength(3);
-    expect(barsFromKept(kept, [...needed, { id: "more", lengthNm: feet(3) }])).toBeUndefined();
-    expect(barsFromKept(kept, needed.slice(1))).toBeUndefined();
+    const from = (list: NeededPiece[]) => barsFromKept(kept, list, STOCK, SAW);
+    const renamed = from(needed.map((piece) => ({ ...piece, id: `again/${piece.id}` })));
+    expect(renamed.ok && renamed.bars.flatMap((bar) => bar.pieces)).toHaveLength(3);
+    expect(from([...needed, { id: "more", lengthNm: feet(3) }]).ok).toBe(false);
+    expect(from(needed.slice(1)).ok).toBe(false);
+  });
+
+  it("leaves a piece as long as its stock as it comes: trim is where a cut is made", () => {
+    const trimmed = { ...SAW, endTrimNm: inches(1) };
+    for (const list of [cutQuickly, best].map((cut) => cut(pieces(feet(16), feet(16), feet(4)), STOCK, trimmed))) {
+      expect(list.tooLong).toEqual([]);
+      expect(list.bars.map((bar) => bar.stockNm / feet(1)).toSorted((a, b) => a - b)).toEqual([8, 16, 16]);
+    }
+    // Two halves are cut, and then the trim comes off as well.
+    expect(cutQuickly(pieces(feet(8), feet(8) - SAW.kerfNm), STOCK, trimmed).boughtNm).toBeGreaterThan(feet(16));
+    expect(cutQuickly(pieces(feet(16) - 1), STOCK, trimmed).tooLong).toHaveLength(1);
+  });
+
+  it("with offcuts in the yard claims no bound above a list that exists", () => {
+    const arbitraryYard = fc.array(fc.integer({ min: 20, max: 180 }), { minLength: 1, maxLength: 6 });
+    fc.assert(
+      fc.property(arbitraryPieces, arbitraryYard, fc.integer({ min: 0, max: 2 }), (needed, yard, trim) => {
+        const settings = { ...SAW, endTrimNm: inches(trim) };
+        const offcuts = yard.map((each) => ({ lengthNm: inches(each), cost: 0, count: 1 }));
+        const ways = [
+          ...[cutQuickly, best].map((cut) => cut(needed, [...STOCK, ...offcuts], settings)),
+          // A list that uses some of the yard is a list of the whole of it as well.
+          ...offcuts.map((one) => cutQuickly(needed, [...STOCK, one], settings)),
+        ];
+        const least = Math.min(...ways.map((list) => list.cost));
+        for (const { bound } of ways.slice(0, 2)) expect(bound).toBeLessThanOrEqual(least + 1e-9);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it("with one offcut that either of two pieces fits proves no more than the better choice costs", () => {
+    // The offcut takes the 8 ft or the 7 ft piece; taking the 8 ft leaves 7 ft to buy.
+    const stock: Stock[] = [...stockOf(7.5, 8.5), { lengthNm: feet(8), cost: 0, count: 1 }];
+    const list = best(pieces(feet(8), feet(7)), stock);
+    expect(list.bound).toBeLessThanOrEqual(7.5);
   });
 });
 

@@ -1,2 +1,2 @@
-export { type Bar, type CutSettings, type NeededPiece, type Stock, USUAL_CUTTING } from "./cutProblem";
+export { type Bar, type CutSettings, fitsBar, type NeededPiece, type Stock, USUAL_CUTTING } from "./cutProblem";
 export * from "./cutStock";
