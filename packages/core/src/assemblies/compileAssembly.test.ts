@@ -54,6 +54,22 @@ describe("an assembly", () => {
     expect(problemsOf(withRules(rule("a", "openings", { unit: "area" })))[0]?.code).toBe("wrong-unit");
   });
 
+  it.each(["ft", "in", "m2", "if", "and", "true", "constructor", "toString", "section"])(
+    "refuses “%s” as a name, and says why",
+    (name) => {
+      const parameter = { name, label: "P", kind: "number" as const, default: 1 };
+      const told = (assembly: Assembly) => problemsOf(assembly).filter((each) => each.code === "reserved-name");
+      expect(told({ ...withRules(), parameters: [parameter] })).toMatchObject([{ path: "parameters.0.name" }]);
+      expect(told(withRules(rule(name, "openings")))[0]?.message).toContain(`“${name}`);
+    },
+  );
+
+  it("tells a framing choice compared with what no wall is, and takes what any wall can be", () => {
+    const when = (text: string) => problemsOf(withRules(rule("a", "openings", { when: text })));
+    expect(when('cornerStyle == "five-stud"')[0]?.code).toBe("no-such-choice");
+    expect(when('cornerStyle == "four-stud"')).toEqual([]);
+  });
+
   it("cuts only what is counted in pieces", () => {
     expect(problemsOf(withRules(rule("a", 'pieces("stud") * 2', { buying: "cut" })))[0]?.code).toBe(
       "cut-counts-pieces",

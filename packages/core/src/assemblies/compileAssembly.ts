@@ -15,6 +15,7 @@ import {
   sameDims,
   typeOfUnit,
   typeWords,
+  unitOf,
 } from "./formula";
 import { knownNames, parameterProblem } from "./parameters";
 import type { Assembly, AssemblyRule } from "./schema";
@@ -154,6 +155,30 @@ function putInOrder(rules: readonly CompiledRule[]): { inOrder: CompiledRule[]; 
   return { inOrder, problems };
 }
 
+/** Words of the formulas' own language. */
+const LANGUAGE: ReadonlySet<string> = new Set(
+  "if and or not xor mod to in true false null undefined end i e pi".split(" "),
+);
+
+/** Why a name cannot be a parameter's or a rule's; undefined for one that can. */
+function reservedName(name: string): string | undefined {
+  if (unitOf(name)) return `“${name}” is a unit in formulas; choose another name.`;
+  if (LANGUAGE.has(name)) return `“${name}” is a word of the formulas' language; choose another name.`;
+  if (name in {}) return `“${name}” means something else to every program; choose another name.`;
+  return name === "section" ? "“section” stands for the timber of each piece; choose another name." : undefined;
+}
+
+function reservedNames({ parameters, rules }: Assembly): AssemblyProblem[] {
+  const check = (name: string, path: string): AssemblyProblem[] => {
+    const why = reservedName(name);
+    return why === undefined ? [] : [problemAt("reserved-name", path, why)];
+  };
+  return [
+    ...parameters.flatMap(({ name }, index) => check(name, `parameters.${index}.name`)),
+    ...rules.flatMap(({ name }, index) => check(name, `rules.${index}.name`)),
+  ];
+}
+
 function duplicateNames(assembly: Assembly): AssemblyProblem[] {
   const measured = new Set(
     knownNames(assembly)
@@ -177,7 +202,7 @@ function duplicateNames(assembly: Assembly): AssemblyProblem[] {
 
 const parameterProblems = (assembly: Assembly): AssemblyProblem[] =>
   assembly.parameters.flatMap((parameter, index) => {
-    const wrong = parameterProblem(parameter, parameter.default);
+    const wrong = parameterProblem(parameter, parameter.default, assembly.system);
     return wrong === undefined ? [] : [problemAt("bad-default", `parameters.${index}.default`, wrong)];
   });
 
@@ -198,6 +223,7 @@ function compile(assembly: Assembly): CompiledAssembly {
       .filter((each) => !("problem" in each && each.problem))
       .map(({ text, ready }) => ({ text, when: ready })),
     problems: [
+      ...reservedNames(assembly),
       ...duplicateNames(assembly),
       ...parameterProblems(assembly),
       ...rules.flatMap((each) => each.problems),

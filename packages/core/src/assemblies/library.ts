@@ -1,5 +1,5 @@
 import type { AssemblyRef, Part, PartContext, SectionBook } from "../parts";
-import type { MeasuringSystem } from "../units";
+import type { MeasuringSystem, Nanometres } from "../units";
 import type { Assembly } from "./schema";
 import type { SheetBook } from "./sheet";
 import type { HouseStandard } from "./standard";
@@ -10,10 +10,16 @@ export type Library = {
   readonly sheets: SheetBook;
   readonly assemblies: readonly Assembly[];
   readonly standard?: HouseStandard | undefined;
+  /** The longest length that each item is sold in, by its code: as long as a plate can be. Absent while nobody sells. */
+  readonly longestSold?: ReadonlyMap<string, Nanometres> | undefined;
 };
 
 /** The assembly in the version named; undefined where the library lacks it. */
-export const findAssembly = (ref: AssemblyRef, system: MeasuringSystem, library: Library): Assembly | undefined =>
+export const findAssembly = (
+  ref: AssemblyRef,
+  system: MeasuringSystem,
+  library: Pick<Library, "assemblies">,
+): Assembly | undefined =>
   library.assemblies.find((each) => each.id === ref.id && each.version === ref.version && each.system === system);
 
 /** Every assembly that parts are counted with, each version once. */

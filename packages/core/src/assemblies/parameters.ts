@@ -1,9 +1,19 @@
-import { FRAMING_PARAMETERS, PART_KINDS, type ParameterKind, type Scalar } from "../parts";
+import {
+  FRAMING_PARAMETERS,
+  type FramingParameter,
+  framingChoicesOf,
+  PART_KINDS,
+  type ParameterKind,
+  type Scalar,
+  type SectionBook,
+} from "../parts";
 import { type Problem, problem } from "../problems/problem";
-import { NM_PER_M } from "../units";
+import { ownValue } from "../records/ownValue";
+import { formatLength, type MeasuringSystem, NM_PER_M } from "../units";
 import type { Value } from "./formula/functions";
 import { AREA, COUNT, type FormulaType, LENGTH, TEXT, typeOfKind, typeOfUnit, YES_NO } from "./formula/types";
 import type { Assembly, AssemblyParameter, AssemblyPart } from "./schema";
+import type { SheetBook } from "./sheet";
 import { type HouseStandard, standardValue } from "./standard";
 
 export type NameKind = "measured" | "parameter" | "rule";
@@ -26,8 +36,31 @@ const KIND_TYPES: Record<ParameterKind | AssemblyParameter["kind"], FormulaType>
   sheet: TEXT,
 };
 
-export const typeOfParameter = ({ kind, default: value }: Pick<AssemblyParameter, "kind" | "default">): FormulaType =>
-  kind === "choice" && typeof value === "number" ? COUNT : KIND_TYPES[kind];
+export function typeOfParameter({
+  kind,
+  default: value,
+  choices,
+}: Pick<AssemblyParameter, "kind" | "default" | "choices">): FormulaType {
+  if (kind === "choice" && typeof value === "number") return COUNT;
+  const type = KIND_TYPES[kind];
+  if (type.is !== "text" || !choices) return type;
+  return { is: "text", among: choices.map((each) => String(each.value)) };
+}
+
+/** A wall's own choice of a few, whatever an assembly offers of it. */
+function typeOfFraming({ key, kind }: FramingParameter): FormulaType {
+  const among = framingChoicesOf(key);
+  return among ? { is: "text", among } : KIND_TYPES[kind];
+}
+
+/** An assembly may offer less than a wall can be: a formula may name either. */
+function withFraming(type: FormulaType, name: string): FormulaType {
+  const framing = FRAMING_PARAMETERS.find((each) => each.name === name);
+  const more = framing && framingChoicesOf(framing.key);
+  return type.is === "text" && type.among && more
+    ? { is: "text", among: [...new Set([...type.among, ...more])] }
+    : type;
+}
 
 const measuredNames = (part: AssemblyPart): KnownName[] =>
   PART_KINDS[part].quantityNames.map(({ name, label, kind }) => ({
@@ -40,13 +73,23 @@ const measuredNames = (part: AssemblyPart): KnownName[] =>
 /** Every wall has these, whatever its assembly says of them. */
 const framingNames = (part: AssemblyPart): KnownName[] =>
   part === "stud-wall"
-    ? FRAMING_PARAMETERS.map(({ name, label, kind }) => ({ name, label, type: KIND_TYPES[kind], from: "parameter" }))
+    ? FRAMING_PARAMETERS.map((each) => ({
+        name: each.name,
+        label: each.label,
+        type: typeOfFraming(each),
+        from: "parameter",
+      }))
     : [];
 
 /** Measured values, parameters and rules, each once: an assembly's parameter goes before framing's of the same name. */
 export function knownNames(assembly: Pick<Assembly, "appliesTo" | "parameters" | "rules">): KnownName[] {
   const own = assembly.parameters.map(
-    (each): KnownName => ({ name: each.name, label: each.label, type: typeOfParameter(each), from: "parameter" }),
+    (each): KnownName => ({
+      name: each.name,
+      label: each.label,
+      type: assembly.appliesTo === "stud-wall" ? withFraming(typeOfParameter(each), each.name) : typeOfParameter(each),
+      from: "parameter",
+    }),
   );
   const ownNames = new Set(own.map((each) => each.name));
   return [
@@ -62,16 +105,41 @@ export function knownNames(assembly: Pick<Assembly, "appliesTo" | "parameters" |
 /** Where a value comes from: a person's choice on the part, the house, or the assembly itself. */
 export type Settled = { readonly value: Scalar; readonly from: "part" | "house" | "assembly" };
 
-/** Why a value cannot stand for a parameter, in words; undefined where it can. */
-export function parameterProblem(parameter: AssemblyParameter, value: Scalar): string | undefined {
+/** Timber and sheets that a value can name. */
+export type Book = { readonly sections: SectionBook; readonly sheets: SheetBook };
+
+function bookProblem({ kind, label }: AssemblyParameter, value: Scalar, system: MeasuringSystem, book: Book) {
+  if (kind !== "sheet" && kind !== "section") return undefined;
+  const found = ownValue<{ readonly system: MeasuringSystem }>(
+    kind === "sheet" ? book.sheets : book.sections,
+    String(value),
+  );
+  if (!found) return `${label}: there is no “${String(value)}” in the library.`;
+  return found.system === system ? undefined : `${label}: “${String(value)}” is of the other measuring system.`;
+}
+
+/**
+ * Why a value cannot stand for a parameter, in words; undefined where it can. With a book, whether timber and sheets that it
+ * names are there, and of the assembly's measuring system.
+ */
+export function parameterProblem(
+  parameter: AssemblyParameter,
+  value: Scalar,
+  system: MeasuringSystem,
+  book?: Book,
+): string | undefined {
   const { kind, label, least, most, choices } = parameter;
   const wanted = kind === "yes-no" ? "boolean" : typeof parameter.default;
   if (typeof value !== wanted) return `${label}: “${String(value)}” is no value for it.`;
   if (choices && !choices.some((choice) => choice.value === value)) {
     return `${label}: “${String(value)}” is not one of its choices.`;
   }
+  const missing = book && bookProblem(parameter, value, system, book);
+  if (missing) return missing;
   if (typeof value !== "number") return undefined;
-  const say = (limit: number) => (kind === "length" ? `${limit / NM_PER_M} m` : String(limit));
+  if (!Number.isFinite(value)) return `${label}: this is no number.`;
+  if (kind === "length" && !Number.isSafeInteger(value)) return `${label}: a length is whole nanometres.`;
+  const say = (limit: number) => (kind === "length" ? formatLength(limit, system) : String(limit));
   if (least !== undefined && value < least) return `${label} is ${say(value)}; it is at least ${say(least)}.`;
   if (most !== undefined && value > most) return `${label} is ${say(value)}; it is at most ${say(most)}.`;
   return undefined;
@@ -84,15 +152,17 @@ export function settleParameters(
   standard: HouseStandard | undefined,
   /** Parameters that were settled with the part, and are passed over here. */
   known: ReadonlyMap<string, unknown> = new Map(),
+  book?: Book,
 ): { readonly settled: ReadonlyMap<string, Settled>; readonly problems: readonly Problem[] } {
   const settled = new Map<string, Settled>();
   const problems: Problem[] = [];
   for (const parameter of assembly.parameters) {
     const { name } = parameter;
     if (known.has(name)) continue;
-    const own = choices[name];
+    const own = ownValue(choices, name);
     const house = standardValue(standard, assembly.id, name);
-    settled.set(name, settle(parameter, own, house, problems));
+    const wrong = (value: Scalar) => parameterProblem(parameter, value, assembly.system, book);
+    settled.set(name, settle(parameter, own, house, wrong, problems));
   }
   return { settled, problems };
 }
@@ -102,10 +172,11 @@ function settle(
   parameter: AssemblyParameter,
   own: Scalar | undefined,
   house: Scalar | undefined,
+  wrongWith: (value: Scalar) => string | undefined,
   problems: Problem[],
 ): Settled {
   const stands = (value: Scalar | undefined): value is Scalar => {
-    const wrong = value === undefined ? undefined : parameterProblem(parameter, value);
+    const wrong = value === undefined ? undefined : wrongWith(value);
     if (wrong !== undefined) {
       problems.push(problem("out-of-limits", `choices.${parameter.name}`, `${wrong} The next in line is used.`));
     }

@@ -1,12 +1,18 @@
 import { z } from "zod";
+import { recordOf } from "../migrations/fields";
+import type { Migration } from "../migrations/migrate";
 import { scalarSchema } from "../parts";
+import { inches, millimetres, NM_PER_M } from "../units";
+
+/** Longer ones are no formula that anybody wrote, and the reader goes down one level for each bracket. */
+export const LONGEST_FORMULA = 400;
 
 /** Names in formulas: letters and digits, begun with a small letter. */
 const nameSchema = z
   .string()
   .regex(/^[a-z][A-Za-z0-9]*$/, "A name is letters and digits, begun with a small letter.")
   .max(40);
-const formulaSchema = z.string().min(1).max(400);
+const formulaSchema = z.string().min(1).max(LONGEST_FORMULA);
 
 /** Which kinds of part an assembly can be for. Those for walls also serve walls by totals. */
 export const ASSEMBLY_PARTS = ["stud-wall", "room", "length", "area", "spots"] as const;
@@ -77,19 +83,25 @@ const sheetRuleSchema = z.object({
   leastOffcutNm: z.int().min(0),
 });
 
+/** No stock is shorter, and no fixing nearer to the next (common practice). */
+const LEAST_PLATE_NM = millimetres(600);
+const LEAST_FIXING_NM = millimetres(50);
+
 /** How a frame is laid out, beyond what each wall chooses for itself. */
 export const framingRulesSchema = z.object({
   headerSchedule: z.array(headerRowSchema).min(1).max(40),
   /** Plates laid flat over an opening that carries nothing. */
   flatPlates: z.int().min(1).max(3),
-  longestPlateNm: z.int().positive(),
+  longestPlateNm: z.int().min(LEAST_PLATE_NM),
   spliceStaggerNm: z.int().min(0),
-  ladderSpacingNm: z.int().positive(),
-  boltSpacingNm: z.int().positive(),
+  ladderSpacingNm: z.int().min(LEAST_FIXING_NM),
+  boltSpacingNm: z.int().min(LEAST_FIXING_NM),
   /** A bolt at most this far from each end of a plate. */
-  boltFromEndNm: z.int().positive(),
+  boltFromEndNm: z.int().min(LEAST_FIXING_NM),
+  /** Nor nearer than this to it: seven diameters of the bolt. */
+  boltLeastFromEndNm: z.int().min(0).max(NM_PER_M),
   /** How far the board clips of a two-stud corner are apart. */
-  clipSpacingNm: z.int().positive(),
+  clipSpacingNm: z.int().min(LEAST_FIXING_NM),
   sheathing: sheetRuleSchema,
   boards: sheetRuleSchema,
 });
@@ -126,7 +138,7 @@ export type AssemblyExample = z.infer<typeof exampleSchema>;
 /** How something is built, as data: parameters, rules, wording, worked examples. One for each measuring system. */
 export const assemblySchema = z
   .object({
-    schemaVersion: z.literal(2),
+    schemaVersion: z.literal(3),
     id: z
       .string()
       .regex(/^[a-z0-9][a-z0-9-]*$/, "An id is small letters, digits and hyphens.")
@@ -148,6 +160,36 @@ export const assemblySchema = z
     description: "How a kind of part is built. Lengths are whole nanometres; formulas work in metres.",
   });
 export type Assembly = z.infer<typeof assemblySchema>;
+
+const atLeast = (value: unknown, leastNm: number): unknown =>
+  typeof value === "number" && value < leastNm ? leastNm : value;
+
+export const assemblyMigrations: readonly Migration[] = [
+  // Version 1 was never stored outside a test.
+  { to: 2, up: (assembly) => assembly },
+  {
+    // How near to a plate's end a bolt may be, and least values by what the trade has.
+    to: 3,
+    up: (assembly) => {
+      if (assembly.framing === undefined) return assembly;
+      const framing = recordOf(assembly.framing);
+      const { longestPlateNm, ladderSpacingNm, boltSpacingNm, boltFromEndNm, clipSpacingNm } = framing;
+      return {
+        ...assembly,
+        framing: {
+          ...framing,
+          // Half an inch, the usual bolt.
+          boltLeastFromEndNm: inches(3.5),
+          longestPlateNm: atLeast(longestPlateNm, LEAST_PLATE_NM),
+          ladderSpacingNm: atLeast(ladderSpacingNm, LEAST_FIXING_NM),
+          boltSpacingNm: atLeast(boltSpacingNm, LEAST_FIXING_NM),
+          boltFromEndNm: atLeast(boltFromEndNm, LEAST_FIXING_NM),
+          clipSpacingNm: atLeast(clipSpacingNm, LEAST_FIXING_NM),
+        },
+      };
+    },
+  },
+];
 
 /** The published JSON Schema, draft 2020-12. */
 export const assemblyJsonSchema = (): Record<string, unknown> => ({

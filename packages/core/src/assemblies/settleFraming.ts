@@ -1,25 +1,53 @@
-import { FRAMING_PARAMETERS, type FramingParameters, framingParametersSchema, type Scalar } from "../parts";
+import {
+  FRAMING_PARAMETERS,
+  type FramingParameters,
+  type Part,
+  type Scalar,
+  type StudWall,
+  standsForFraming,
+  type WallTotals,
+} from "../parts";
+import { type Problem, problem } from "../problems/problem";
+import type { MeasuringSystem } from "../units";
+import { findAssembly, type Library } from "./library";
 import type { Assembly } from "./schema";
 import { type HouseStandard, standardValue } from "./standard";
 
 type Default = { readonly key: keyof FramingParameters; readonly value: Scalar };
-type Defaults = { readonly standard: HouseStandard | undefined; readonly all: readonly Default[] };
+type Defaults = {
+  readonly standard: HouseStandard | undefined;
+  readonly all: readonly Default[];
+  readonly problems: readonly Problem[];
+};
 
 const known = new WeakMap<Assembly, Defaults>();
 
-/** What the assembly and the house say of framing; what cannot stand there is passed over. Worked out once for many walls. */
-function defaultsOf(assembly: Assembly, standard: HouseStandard | undefined): readonly Default[] {
+/** What the assembly and the house say of framing; what cannot stand there is told. Worked out once for many walls. */
+function defaultsOf(assembly: Assembly, standard: HouseStandard | undefined): Defaults {
   const before = known.get(assembly);
-  if (before && before.standard === standard) return before.all;
-  const all = FRAMING_PARAMETERS.flatMap(({ key, name }): Default[] => {
-    const value =
-      standardValue(standard, assembly.id, name) ?? assembly.parameters.find((each) => each.name === name)?.default;
-    if (value === undefined) return [];
-    return framingParametersSchema.shape[key].safeParse({ value, assumed: true }).success ? [{ key, value }] : [];
+  if (before && before.standard === standard) return before;
+  const problems: Problem[] = [];
+  const all = FRAMING_PARAMETERS.flatMap(({ key, name, label }): Default[] => {
+    const line = [
+      { from: standard?.name ?? "", value: standardValue(standard, assembly.id, name) },
+      { from: assembly.name, value: assembly.parameters.find((each) => each.name === name)?.default },
+    ];
+    for (const { from, value } of line) {
+      if (value === undefined) continue;
+      if (standsForFraming(key, value)) return [{ key, value }];
+      const message = `${label}: “${from}” says ${String(value)}, which nobody can build by. The next in line is used.`;
+      problems.push(problem("out-of-limits", `parameters.${key}`, message));
+    }
+    return [];
   });
-  known.set(assembly, { standard, all });
-  return all;
+  const defaults = { standard, all, problems };
+  known.set(assembly, defaults);
+  return defaults;
 }
+
+/** What the house or the assembly says of framing and cannot be built by. */
+export const framingDefaultProblems = (assembly: Assembly, standard: HouseStandard | undefined): readonly Problem[] =>
+  defaultsOf(assembly, standard).problems;
 
 type Framed = { readonly parameters: FramingParameters; readonly assembly: { readonly id: string } };
 
@@ -28,7 +56,7 @@ type Framed = { readonly parameters: FramingParameters; readonly assembly: { rea
  * where nothing differs.
  */
 export function settleFraming<P extends Framed>(part: P, assembly: Assembly, standard: HouseStandard | undefined): P {
-  const differing = defaultsOf(assembly, standard).filter(({ key, value }) => {
+  const differing = defaultsOf(assembly, standard).all.filter(({ key, value }) => {
     const now = part.parameters[key];
     return now.assumed && now.value !== value;
   });
@@ -36,4 +64,17 @@ export function settleFraming<P extends Framed>(part: P, assembly: Assembly, sta
   const changed = Object.fromEntries(differing.map(({ key, value }) => [key, { value, assumed: true }]));
   // Each was checked against its own schema when the defaults were read.
   return { ...part, parameters: { ...part.parameters, ...changed } as FramingParameters };
+}
+
+/** A part that an assembly frames. */
+export type FramedPart = StudWall | WallTotals;
+export const isFramed = (part: Part): part is FramedPart => part.kind === "stud-wall" || part.kind === "wall-totals";
+
+type FramingLibrary = Pick<Library, "assemblies" | "standard">;
+
+/** A part with its assumed choices settled, as it is counted; any part that nothing frames is as it is. */
+export function settlePart<P extends Part>(part: P, system: MeasuringSystem, library: FramingLibrary): P {
+  if (!isFramed(part)) return part;
+  const frame = findAssembly(part.assembly, system, library);
+  return frame ? settleFraming(part, frame, library.standard) : part;
 }

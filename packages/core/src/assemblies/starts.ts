@@ -8,7 +8,7 @@ export const blankAssembly = (
   system: MeasuringSystem,
   appliesTo: AssemblyPart,
 ): Assembly => ({
-  schemaVersion: 2,
+  schemaVersion: 3,
   id,
   version: 1,
   name,

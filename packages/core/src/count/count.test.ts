@@ -1,6 +1,7 @@
 import { contexts, elevationOf, library, openingOf, wallOf } from "../testing/library";
 import { feet, inches, millimetres } from "../units";
-import { countPart, fixingsInSheet } from "./index";
+import { fixingsInSheet } from "../assemblies";
+import { countPart } from "./index";
 
 const bearing = wallOf("imperial", {
   lengthNm: feet(12),

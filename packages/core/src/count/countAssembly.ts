@@ -26,9 +26,16 @@ type Tally = { readonly lines: CountedLine[]; readonly problems: Problem[] };
 
 /** Works out every rule of an assembly for a part. A rule that cannot be worked out says why; the others are counted. */
 export function countAssembly(applied: Applied): CountedAssembly {
-  const { assembly, choices, laidPart, standard } = applied;
+  const { assembly, choices, laidPart, library, useId } = applied;
   const compiled = compileAssembly(assembly);
-  const { settled, problems: unsettled } = settleParameters(assembly, choices, standard, laidPart.choices);
+  const { settled, problems: unsettled } = settleParameters(
+    assembly,
+    choices,
+    library.standard,
+    // What frames the part was settled with it; another assembly's parameter of the same name is its own.
+    useId === "" ? laidPart.choices : undefined,
+    library,
+  );
   const values = valuesOf(applied, settled);
   const round: Round = { ...applied, ground: { values, laid: laidPart.laid }, pieces: piecesByRole(laidPart) };
   const tally: Tally = { lines: [], problems: [...unsettled] };
@@ -48,15 +55,13 @@ function valuesOf({ assembly, laidPart, quantities }: Applied, settled: Readonly
     const value = settled.get(parameter.name)?.value;
     if (value !== undefined) values.set(parameter.name, formulaValue(parameter.kind, value));
   }
-  for (const name in quantities) {
-    const value = quantities[name];
-    if (value !== undefined) values.set(name, value);
-  }
+  for (const [name, value] of Object.entries(quantities)) values.set(name, value);
   return values;
 }
 
 /** A figure on the way to others: nothing is bought or done by it. */
-const isStep = (rule: AssemblyRule): boolean => rule.item === "" && rule.unit !== "hour";
+const isStep = (rule: AssemblyRule): boolean =>
+  rule.item === "" && rule.unit !== "hour" && (rule.task === undefined || rule.task === "");
 
 function leaveUncounted(compiled: CompiledRule, round: Round, tally: Tally, why: string): void {
   const { rule } = compiled;

@@ -1,4 +1,14 @@
-import { type Assembly, findAssembly, type Library, NOTHING_LAID_OUT, partContext, settleFraming } from "../assemblies";
+import {
+  type Assembly,
+  type FramedPart,
+  findAssembly,
+  framingDefaultProblems,
+  isFramed,
+  type Library,
+  NOTHING_LAID_OUT,
+  partContext,
+  settlePart,
+} from "../assemblies";
 import type { Drawing } from "../drawing/drawing";
 import {
   ALONE,
@@ -7,12 +17,11 @@ import {
   type OpenPoint,
   type Part,
   type PartContext,
-  type StudWall,
   type Surroundings,
   settleOpenings,
-  type WallTotals,
 } from "../parts";
 import { type Problem, problem } from "../problems/problem";
+import { ownValue } from "../records/ownValue";
 import type { MeasuringSystem } from "../units";
 import { countAssembly } from "./countAssembly";
 import { withHandSet } from "./handSet";
@@ -20,9 +29,6 @@ import type { LaidPart } from "./laidPart";
 import type { PartCount } from "./partCount";
 import { layOutStudWall } from "./stud-wall";
 import { reckonWallTotals } from "./wall-totals";
-
-type Framed = StudWall | WallTotals;
-const isFramed = (part: Part): part is Framed => part.kind === "stud-wall" || part.kind === "wall-totals";
 
 /**
  * Counts one part as it stands on the plan (see `resolveParts`): lays out what its assembly frames, and works out the
@@ -36,13 +42,13 @@ export function countPart(
 ): PartCount {
   const context = partContext(system, library);
   const frame = isFramed(entered) ? findAssembly(entered.assembly, system, library) : undefined;
-  const framed = isFramed(entered) && frame ? settleFraming(entered, frame, library.standard) : entered;
+  const framed = settlePart(entered, system, library);
   const part = framed.kind === "stud-wall" ? settleOpenings(framed) : framed;
   const kind = kindOf(part);
   const problems = kind.problems(part, context);
   // Of the figures as they were entered: a unit's width, not the hole's.
   const openPoints = kind.openPoints(framed, context);
-  const waits = isFramed(part) ? part.length.valueNm === null : openPoints.some((point) => point.kind !== "assumed");
+  const waits = isFramed(part) ? part.length.valueNm === null : openPoints.some((point) => keepsWaiting(point));
   const named = { partId: part.id, partName: part.name, waits };
   if (problems.length > 0 || waits) {
     const drawing = kind.draw(part, context, around);
@@ -54,18 +60,22 @@ export function countPart(
   const counted = usesOf(part, frame, system, library).map((use) => {
     if (!use.assembly) return { lines: [], scope: () => [], problems: [use.missing] };
     const { assembly, useId, choices } = use;
-    return countAssembly({ part, assembly, useId, choices, laidPart, quantities, standard: library.standard, context });
+    return countAssembly({ part, assembly, useId, choices, laidPart, quantities, library, context });
   });
   const lines = counted.flatMap((each) => each.lines);
-  const ofRules = counted.flatMap((each) => each.problems);
+  const found = [
+    ...(frame ? framingDefaultProblems(frame, library.standard) : []),
+    ...laidPart.problems,
+    ...counted.flatMap((each) => each.problems),
+  ];
   const byHand = withHandSet(lines, part);
   return withLater(
     {
       ...named,
       lines: byHand.lines,
       pieces: laidPart.pieces,
-      problems: [...laidPart.problems, ...ofRules],
-      openPoints: [...openPoints, ...ofRules.map(asOpenPoint), ...byHand.openPoints],
+      problems: found,
+      openPoints: [...openPoints, ...found.map(asOpenPoint), ...byHand.openPoints],
     },
     laidPart,
     counted.map((each) => each.scope),
@@ -94,6 +104,9 @@ function withLater(
   };
 }
 
+/** A figure that is missing, or a walk that does not close. One that was refused leaves the last good one in force. */
+const keepsWaiting = ({ kind }: OpenPoint): boolean => kind === "missing" || kind === "conflict";
+
 const asOpenPoint = ({ path, message }: Problem): OpenPoint => ({ path, kind: "missing", message });
 
 function layOut(
@@ -110,10 +123,7 @@ function layOut(
     draw: () => kindOf(part).draw(part, context, around),
     laid: {
       ...NOTHING_LAID_OUT,
-      sheetCoverM2: (sizeId) => {
-        const size = library.sheets[sizeId];
-        return size && (size.widthNm / 1e9) * (size.heightNm / 1e9);
-      },
+      sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
     },
     choices: new Map(),
     reckoned: false,
@@ -128,7 +138,7 @@ type Use = { readonly useId: string; readonly choices: CountLineChoices } & (
   | { readonly assembly: Assembly }
   | { readonly assembly: undefined; readonly missing: Problem }
 );
-type CountLineChoices = Framed["choices"];
+type CountLineChoices = FramedPart["choices"];
 
 /** What frames the part first, then the other assemblies that apply to it. */
 function usesOf(part: Part, frame: Assembly | undefined, system: MeasuringSystem, library: Library): Use[] {

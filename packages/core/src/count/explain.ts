@@ -23,7 +23,7 @@ export function valueText(value: Value, known: Pick<KnownName, "type"> | undefin
 }
 
 const LENGTHS_FROM_LAYOUT: ReadonlySet<string> = new Set(["run"]);
-const AREAS_FROM_LAYOUT: ReadonlySet<string> = new Set(["cover", "frameArea", "sheetCover"]);
+const AREAS_FROM_LAYOUT: ReadonlySet<string> = new Set(["cover", "frameArea", "sheetCover", "lapped"]);
 
 const WORDS: readonly (readonly [RegExp, string])[] = [
   [/\bceil\b/g, "round up"],

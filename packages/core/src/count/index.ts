@@ -2,4 +2,3 @@ export * from "./countJob";
 export { countPart } from "./countPart";
 export * from "./records";
 export * from "./runExamples";
-export { fixingsInSheet } from "./stud-wall";

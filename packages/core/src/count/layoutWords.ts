@@ -1,4 +1,5 @@
 import type { Expression } from "../assemblies";
+import { ownValue } from "../records/ownValue";
 import { listed } from "./listed";
 
 type Call = Expression & { is: "call" };
@@ -13,7 +14,7 @@ const ROLE_WORDS: Readonly<Record<string, string>> = {
   "cripple-above": "cripples above",
   "cripple-below": "cripples below",
 };
-const roleWords = (role: string): string => ROLE_WORDS[role] ?? `${role.replaceAll("-", " ")}s`;
+const roleWords = (role: string): string => ownValue(ROLE_WORDS, role) ?? `${role.replaceAll("-", " ")}s`;
 
 /** The roles a call names, in words; the texts among its arguments are nothing else. */
 const rolesOf = ({ args }: Call): string =>
@@ -28,6 +29,8 @@ const WORDS: Readonly<Record<string, (call: Call, said: (argument: Expression | 
   sheetFixings: (call) => `fixings in ${rolesOf(call)}`,
   frameArea: () => "face of the frame",
   sheetCover: () => "area of one sheet",
+  fixingsEach: () => "fixings in one sheet",
+  lapped: () => "area of the lapped courses",
 };
 
 /** Whether a function tells of the layout: in a working it stands as its value alone. */
@@ -36,5 +39,5 @@ export const isOfLayout = (name: string): boolean => Object.hasOwn(WORDS, name);
 /** What a function of the layout gives, in a builder's words; `text` is the formula it stands in. */
 export function layoutWords(call: Call, text: string): string {
   const said = (argument: Expression | undefined) => (argument ? text.slice(argument.span.from, argument.span.to) : "");
-  return WORDS[call.name]?.(call, said) ?? call.name;
+  return ownValue(WORDS, call.name)?.(call, said) ?? call.name;
 }

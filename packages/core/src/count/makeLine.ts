@@ -1,5 +1,6 @@
 import { type CompiledRule, fillTemplate, standardValue, standardWaste, type Value } from "../assemblies";
 import { type FramingPiece, isFraming, type Piece } from "../layouts";
+import { ownValue } from "../records/ownValue";
 import { sectionOf } from "../parts";
 import type { Nanometres } from "../units";
 import { CountedLine } from "./countedLine";
@@ -43,7 +44,7 @@ type Counted = {
 /** A line for what a rule counted on a part. */
 export function makeLine(compiled: CompiledRule, round: Round, counted: Counted): CountedLine {
   const { rule } = compiled;
-  const { part, assembly, useId, laidPart, standard, context } = round;
+  const { part, assembly, useId, laidPart, library, context } = round;
   const { sectionId, pieces } = counted;
   const section = sectionId ? sectionOf(context.sections, sectionId) : undefined;
   const key = keyOf(useId, rule.name, sectionId);
@@ -70,7 +71,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     unit: rule.unit,
     basis: basisOf(laidPart, pieces),
     buying: rule.buying,
-    wastePercent: rule.wastePercent ?? standardWaste(standard, itemCode),
+    wastePercent: rule.wastePercent ?? standardWaste(library.standard, itemCode),
     cutLengthsNm,
     labourTask: rule.task,
     byHand: undefined,
@@ -88,13 +89,13 @@ function keyOf(useId: string, rule: string, sectionId: string): string {
 }
 
 /** A wall that somebody made deeper or thinner than the house builds them: for pipes, as a rule. It is easily overlooked. */
-function unusualStuds({ part, assembly, standard, context }: Round): string | undefined {
+function unusualStuds({ part, assembly, library, context }: Round): string | undefined {
   if (part.kind !== "stud-wall" || part.parameters.studSize.assumed) return undefined;
   const parameter = assembly.parameters.find((each) => each.name === "studSize");
-  const usual = standardValue(standard, assembly.id, "studSize") ?? parameter?.default;
+  const usual = standardValue(library.standard, assembly.id, "studSize") ?? parameter?.default;
   const own = part.parameters.studSize.value;
   if (typeof usual !== "string" || usual === own) return undefined;
-  const name = (id: string) => context.sections[id]?.name ?? id;
+  const name = (id: string) => ownValue(context.sections, id)?.name ?? id;
   return `This wall has ${name(own)} studs; the usual ones are ${name(usual)}`;
 }
 
@@ -110,5 +111,8 @@ function cutLengths({ roles }: CompiledRule, { laidPart }: Round, pieces: readon
   return laidPart.repeats === 1 ? once : Array.from({ length: laidPart.repeats }, () => once).flat();
 }
 
-const itemOf = ({ item }: CompiledRule, sectionId: string, values: ReadonlyMap<string, Value>): string =>
-  fillTemplate(item, (name) => (name === "section" ? sectionId : String(values.get(name) ?? name)));
+/** The price list's code. What could not be counted is of the part's own timber. */
+function itemOf({ item }: CompiledRule, sectionId: string, values: ReadonlyMap<string, Value>): string {
+  const section = sectionId || String(values.get("studSize") ?? "");
+  return fillTemplate(item, (name) => (name === "section" ? section : String(values.get(name) ?? name)));
+}

@@ -1,10 +1,10 @@
 import {
   type Assembly,
   type CompiledRule,
-  type HouseStandard,
   type KnownName,
   knownNames,
   type LaidOut,
+  type Library,
   type Value,
 } from "../assemblies";
 import type { Piece } from "../layouts";
@@ -20,7 +20,7 @@ export type Applied = {
   readonly choices: Readonly<Record<string, Scalar>>;
   readonly laidPart: LaidPart;
   readonly quantities: QuantityValues;
-  readonly standard: HouseStandard | undefined;
+  readonly library: Library;
   readonly context: PartContext;
 };
 

@@ -1,17 +1,8 @@
-import { type Assembly, type AssemblyExample, type Library, partContext } from "../assemblies";
-import {
-  enterDimension,
-  FRAMING_PARAMETERS,
-  kindOf,
-  type Opening,
-  PART_KINDS,
-  type Part,
-  type PartContext,
-  type Scalar,
-  type StudWall,
-} from "../parts";
+import { type Assembly, type AssemblyExample, type Library, partContext, settlePart } from "../assemblies";
+import { enterDimension, kindOf, type Opening, PART_KINDS, type Part, type PartContext, type StudWall } from "../parts";
 import { parseLength } from "../units";
 import { countPart } from "./countPart";
+import { exampleChoices, withChoices } from "./exampleChoices";
 
 export type ExampleResult = {
   readonly name: string;
@@ -30,9 +21,9 @@ export const runExamples = (assembly: Assembly, library: Library): ExampleResult
 
 function runExample(assembly: Assembly, example: AssemblyExample, library: Library): ExampleResult {
   const { name, source } = example;
-  const built = examplePart(assembly, example, partContext(assembly.system, library));
-  if (typeof built === "string") return { name, source, passes: false, failures: [built] };
   const own: Library = { ...library, standard: undefined, assemblies: [assembly] };
+  const built = examplePart(assembly, example, own);
+  if (typeof built === "string") return { name, source, passes: false, failures: [built] };
   const count = countPart(built, assembly.system, own);
   const [wrong] = count.problems;
   if (count.lines.length === 0 && wrong) return { name, source, passes: false, failures: [wrong.message] };
@@ -48,34 +39,31 @@ function runExample(assembly: Assembly, example: AssemblyExample, library: Libra
 }
 
 /** The part an example describes; a sentence where it describes none. */
-function examplePart(assembly: Assembly, example: AssemblyExample, context: PartContext): Part | string {
+function examplePart(assembly: Assembly, example: AssemblyExample, library: Library): Part | string {
+  const context = partContext(assembly.system, library);
   const ref = { id: assembly.id, version: assembly.version };
   const start = PART_KINDS[assembly.appliesTo].defaults("example", example.name, context);
+  const choices = exampleChoices(assembly, example.choices, library);
+  if (typeof choices === "string") return choices;
   const applied: Part =
     start.kind === "stud-wall" && assembly.framing
-      ? withChoices({ ...start, assembly: ref }, example.choices)
-      : { ...start, uses: [{ id: "example", assembly: ref, choices: example.choices }] };
-  const figured = withFigures(withCounts(applied, example.counts), example.figures, context);
+      ? withChoices({ ...start, assembly: ref }, choices)
+      : { ...start, uses: [{ id: "example", assembly: ref, choices }] };
+  const figured = withFigures(withCounts(applied, example.counts), example.figures, context, library);
   if (typeof figured === "string" || figured.kind !== "stud-wall") return figured;
   return withOpenings(figured, example, context);
-}
-
-function withChoices(wall: StudWall, choices: Readonly<Record<string, Scalar>>): StudWall {
-  const parameters: Record<string, unknown> = { ...wall.parameters };
-  const others: Record<string, Scalar> = {};
-  for (const [name, value] of Object.entries(choices)) {
-    const own = FRAMING_PARAMETERS.find((each) => each.name === name);
-    if (own) parameters[own.key] = { value, assumed: false };
-    else others[name] = value;
-  }
-  // A value of the wrong sort is told when the wall is checked.
-  return { ...wall, parameters: parameters as StudWall["parameters"], choices: others };
 }
 
 const withCounts = (part: Part, counts: Readonly<Record<string, number>>): Part =>
   part.kind === "spots" ? { ...part, count: counts.count ?? part.count } : part;
 
-function withFigures(part: Part, figures: Readonly<Record<string, string>>, context: PartContext): Part | string {
+function withFigures(
+  part: Part,
+  figures: Readonly<Record<string, string>>,
+  context: PartContext,
+  library: Library,
+): Part | string {
+  const settle = (each: Part) => settlePart(each, context.system, library);
   let built = part;
   for (const [path, typed] of Object.entries(figures)) {
     if (
@@ -84,7 +72,7 @@ function withFigures(part: Part, figures: Readonly<Record<string, string>>, cont
         .some((slot) => slot.path === path)
     )
       return `There is no figure “${path}”.`;
-    const entered = enterDimension(kindOf(built), built, path, typed, context);
+    const entered = enterDimension(kindOf(built), built, path, typed, context, settle);
     if (entered.problem) return `${path}: ${entered.problem.message}`;
     built = entered.part;
   }

@@ -1,4 +1,5 @@
 import { type CompiledAssembly, fillTemplate, type Ground, type KnownName, type Value } from "../assemblies";
+import { ownValue } from "../records/ownValue";
 import { choiceWords, type PartContext } from "../parts";
 import { formatArea, formatLengthInWords, formatRunningLength, formatSpacing, formatVolume, NM_PER_M } from "../units";
 
@@ -14,7 +15,7 @@ const RUNNING: ReadonlySet<string> = new Set(["length", "perimeter", "netPerimet
 
 function told(name: string, value: Value, { names, context }: Told): string {
   if (typeof value === "boolean") return value ? "yes" : "no";
-  if (typeof value === "string") return context.sections[value]?.name ?? choiceWords(value);
+  if (typeof value === "string") return ownValue(context.sections, value)?.name ?? choiceWords(value);
   const known = names.get(name);
   const metres = known?.type.is === "number" ? known.type.dims[0] : 0;
   if (metres === 1) {
@@ -32,7 +33,7 @@ function told(name: string, value: Value, { names, context }: Told): string {
 /** An assembly's sentences with the part's values in them; a sentence whose condition does not hold is left out. */
 export function scopeOf(compiled: CompiledAssembly, about: Told): string[] {
   const say = (name: string): string => {
-    const words = about.words[name];
+    const words = ownValue(about.words, name);
     if (words !== undefined) return words;
     const value = about.ground.values.get(name);
     return value === undefined ? `{${name}}` : told(name, value, about);

@@ -1,6 +1,6 @@
 import { type Library, standardProductivity } from "../assemblies";
 import { countPart } from "../count";
-import { type Cutter, cutQuickly, orderJob, type PriceItem } from "../order";
+import { type Cutter, cutQuickly, orderJob, type PriceItem, withLongestSold } from "../order";
 import { ALONE, type Part } from "../parts";
 import { planJob, resolveParts, surroundingsOf } from "../plan";
 import { buildUpJob } from "../price";
@@ -25,8 +25,9 @@ export function countAndOrder(
   { count = countPart, cut = cutQuickly }: Remembered = {},
 ): Quantities {
   const plan = planJob(parts);
+  const sold = withLongestSold(library, priceList);
   const counts = resolveParts(parts, plan).map((part) =>
-    count(part, job.system, library, part.kind === "room" ? surroundingsOf(plan, part.id) : ALONE),
+    count(part, job.system, sold, part.kind === "room" ? surroundingsOf(plan, part.id) : ALONE),
   );
   const lines = counts.flatMap((each) => each.lines);
   return { counts, order: orderJob(lines, priceList, job.system, job.cutting, cut) };

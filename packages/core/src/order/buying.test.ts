@@ -110,9 +110,19 @@ describe("another species or strength class", () => {
     expect(pieces(wall(system, choices))).toEqual(pieces(wall(system, {})));
   });
 
+  it.each<[MeasuringSystem, StudWall["choices"], string]>([
+    ["imperial", { species: "/fir-larch" }, "precut/2x4/fir-larch"],
+    ["metric", { strengthClass: "/c24" }, "precut/38x89/c24"],
+  ])("is sold as %s precut studs too", (system, choices, itemCode) => {
+    const { lines, problems } = orderJob(countOf(wall(system, choices, true), system), starterPriceList, system);
+    expect(problems.filter((each) => each.code === "no-price-item")).toEqual([]);
+    expect(find(lines, itemCode).unitPrice).not.toBeNull();
+  });
+
   it("is said where it is not sold as precut studs, and the rest is bought all the same", () => {
     const lines = countOf(wall("imperial", { species: "/fir-larch" }, true), "imperial");
-    const order = orderJob(lines, starterPriceList, "imperial");
+    const without = starterPriceList.filter((each) => each.code !== "precut/2x4/fir-larch");
+    const order = orderJob(lines, without, "imperial");
     expect(order.problems.map((each) => each.message).join(" ")).toContain("precut/2x4/fir-larch");
     expect(order.lines.some((line) => line.itemCode === "timber/2x4/fir-larch")).toBe(true);
   });

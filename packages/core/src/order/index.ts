@@ -1,3 +1,4 @@
 export * from "./cutting";
+export { withLongestSold } from "./longestSold";
 export * from "./orderJob";
 export * from "./records";

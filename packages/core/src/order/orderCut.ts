@@ -1,5 +1,6 @@
 import type { CountLine } from "../count";
 import { type Problem, problem } from "../problems/problem";
+import { ownValue } from "../records/ownValue";
 import { formatLength, type MeasuringSystem } from "../units";
 import { type CutList, type CutSettings, cutsOf, type NeededPiece, type Stock } from "./cutting";
 import { barsFromKept, type CuttingSettings } from "./cuttingSettings";
@@ -41,7 +42,7 @@ function keptList(
   stock: readonly Stock[],
   cutting: CuttingSettings,
 ): Kept | undefined {
-  const kept = Object.hasOwn(cutting.kept, item.code) ? cutting.kept[item.code] : undefined;
+  const kept = ownValue(cutting.kept, item.code);
   if (!kept) return undefined;
   const { fitting, tooLong } = cutsOf(pieces, stock, cutting);
   const found = barsFromKept(kept, fitting, stock, cutting);

@@ -18,7 +18,7 @@ function costsOf(stock: readonly StockLength[]): number[] {
 }
 
 /**
- * The cheapest stock lengths that hold a running length joined end to end.
+ * The cheapest stock lengths that hold a running length joined end to end, the longest first.
  *
  * All but a tail is of the length that is cheapest for each metre: with steps of the lengths' common measure, as many other
  * bars as the best has steps hold a group that whole best bars could stand for (common argument on covering by coins). The
@@ -37,9 +37,8 @@ export function cheapestLengths(neededNm: Nanometres, stock: readonly StockLengt
   const full = Math.max(0, Math.floor((neededNm - tailNm) / bestNm));
   const counts = tailCounts(Math.ceil((neededNm - full * bestNm) / step), step, stock, costs);
   counts[best] = (counts[best] ?? 0) + full;
-  return stock
-    .map((each, index) => ({ stock: each, quantity: counts[index] ?? 0 }))
-    .filter((each) => each.quantity > 0);
+  const bought = stock.map((each, index) => ({ stock: each, quantity: counts[index] ?? 0 }));
+  return bought.filter((each) => each.quantity > 0).toSorted((a, b) => b.stock.lengthNm - a.stock.lengthNm);
 }
 
 /** How many of each length cover so many steps at the least cost. */

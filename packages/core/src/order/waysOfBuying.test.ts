@@ -76,8 +76,8 @@ describe("a running length", () => {
       [16, "9.28"],
     ] as const;
     expect(bought(17, stock)).toEqual([
-      [8, 1],
       [10, 1],
+      [8, 1],
     ]);
     expect(bought(16, stock)).toEqual([[16, 1]]);
     expect(bought(0.01, stock)).toEqual([[8, 1]]);

@@ -15,13 +15,15 @@ export function enterDimension<P>(
   path: string,
   typed: string,
   context: PartContext,
+  /** The part with its assumed choices settled as they are counted: an entry is judged by those. */
+  settle: (part: P) => P = (as) => as,
 ): EntryResult<P> {
   const length = parseLength(typed, context.system);
   if (!length.ok) {
     return { part: kind.withRefused(part, path, typed.slice(0, 120)), problem: { ...length.problem, path } };
   }
   const changed = kind.withRefused(kind.withDimension(part, path, length.value, typed), path, undefined);
-  const first = kind.problems(changed, context)[0];
+  const first = kind.problems(settle(changed), context)[0];
   if (!first) return { part: changed };
   const message =
     path.endsWith(".head") && first.code === "not-positive" ? headBelowSill(length.value, context) : first.message;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { ownValue } from "../records/ownValue";
 
 /** A timber cross-section as bought: the name it is sold by and the dressed size it measures. */
 export const sectionSchema = z.object({
@@ -18,7 +19,7 @@ export type SectionBook = Readonly<Record<string, Section>>;
 
 /** Throws for an unknown id: section ids are checked where data comes in. */
 export function sectionOf(sections: SectionBook, id: string): Section {
-  const section = sections[id];
+  const section = ownValue(sections, id);
   if (!section) throw new Error(`sectionOf: no section "${id}" in the library`);
   return section;
 }

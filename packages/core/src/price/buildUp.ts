@@ -109,30 +109,36 @@ const AS_USUAL: Productivity = () => 100;
 
 function labourLines(counts: readonly PartCount[], pricing: Pricing, productivity: Productivity): CostLine[] {
   const lines = counts.flatMap((count) => count.lines);
-  return [...taskLines(lines, pricing, productivity), ...hourLines(lines, pricing)];
+  return [...taskLines(lines, pricing, productivity), ...hourLines(lines, pricing, productivity)];
 }
 
-/** Hours that rules give themselves: half an hour to a door. One line for each thing done. */
-function hourLines(lines: readonly CountLine[], pricing: Pricing): CostLine[] {
-  const byName = new Map<string, Big>();
+/** Hours that rules give themselves: half an hour to a door. One line for each thing done, at the house's pace. */
+function hourLines(lines: readonly CountLine[], pricing: Pricing, productivity: Productivity): CostLine[] {
+  const byName = new Map<string, { name: string; percent: number; usual: Big }>();
   for (const line of lines) {
     if (line.unit !== "hour" || line.quantity === 0) continue;
-    byName.set(line.description, (byName.get(line.description) ?? new Big(0)).plus(line.quantity.toFixed(4)));
+    const percent = productivity(line.labourTask ?? "");
+    const key = `${line.description}${percent === 100 ? "" : ` at ${percent} %`}`;
+    const before = byName.get(key)?.usual ?? new Big(0);
+    byName.set(key, { name: line.description, percent, usual: before.plus(line.quantity.toFixed(4)) });
   }
-  return [...byName].map(([description, hours]) => ({
-    id: `labour/hours/${description}`,
-    kind: "labour",
-    description: `${description}: ${hours.toString()} h`,
-    quantity: hours.toString(),
-    unitName: "h",
-    unitCost: pricing.ratePerHour,
-    cost: priceTimes(pricing.ratePerHour, hours.toString()),
-  }));
+  return [...byName].map(([key, { name, percent, usual }]) => {
+    const hours = usual.times(percent).div(100).round(4);
+    return {
+      id: `labour/hours/${key}`,
+      kind: "labour",
+      description: `${name}: ${usual.toString()} h${percent === 100 ? "" : ` × ${percent} %`}`,
+      quantity: hours.toString(),
+      unitName: "h",
+      unitCost: pricing.ratePerHour,
+      cost: priceTimes(pricing.ratePerHour, hours.toString()),
+    };
+  });
 }
 
 function taskLines(all: readonly CountLine[], pricing: Pricing, productivity: Productivity): CostLine[] {
   return pricing.tasks.flatMap((task): CostLine[] => {
-    const lines = all.filter((line) => line.labourTask === task.id);
+    const lines = all.filter((line) => line.labourTask === task.id && line.unit !== "hour");
     const quantity = Number(lines.reduce((sum, line) => sum + line.quantity, 0).toFixed(3));
     if (quantity === 0) return [];
     const percent = productivity(task.id);
@@ -211,7 +217,9 @@ const missingPrices = (order: Order): Problem[] =>
 
 function missingTasks(counts: readonly PartCount[], pricing: Pricing): Problem[] {
   const known = new Set(pricing.tasks.map((task) => task.id));
-  const used = new Set(counts.flatMap((count) => count.lines.flatMap((line) => line.labourTask ?? [])));
+  const used = new Set(
+    counts.flatMap(({ lines }) => lines.flatMap((line) => (line.unit === "hour" ? [] : (line.labourTask ?? [])))),
+  );
   return [...used]
     .filter((task) => !known.has(task))
     .map((task) => problem("no-labour-task", `tasks.${task}`, `No hours are set for the labour task “${task}”.`));

@@ -38,11 +38,10 @@ export function partWeights(
   const material = materialOf(counts, order);
   const hours = new Map(pricing.tasks.map((task) => [task.id, Number(task.hoursPerUnit)]));
   const weightOf = (line: CountLine): number => {
-    const own = line.unit === "hour" ? line.quantity : 0;
-    const task = line.labourTask
-      ? ((hours.get(line.labourTask) ?? 0) * line.quantity * productivity(line.labourTask)) / 100
-      : 0;
-    return (material.get(line.id) ?? 0) + (own + task) * Number(pricing.ratePerHour);
+    const { labourTask: task = "" } = line;
+    const usual = line.unit === "hour" ? 1 : (hours.get(task) ?? 0);
+    const labour = (line.quantity * usual * productivity(task)) / 100;
+    return (material.get(line.id) ?? 0) + labour * Number(pricing.ratePerHour);
   };
   return counts.map((count) => ({
     partId: count.partId,

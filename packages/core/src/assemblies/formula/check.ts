@@ -142,7 +142,11 @@ class Checker {
 
   private power(left: Expression, right: Expression): FormulaType {
     const dims = this.number(left, "only a quantity has a power");
-    this.number(right, "a power is a number");
+    const power = this.number(right, "a power is a number");
+    if (!sameDims(power, [0, 0, 0])) {
+      const message = `${this.quote(right)} is ${typeWords({ is: "number", dims: power })}; a power is a plain number, such as 2.`;
+      return mistake("power", message, right.span);
+    }
     if (right.is === "number" && Number.isInteger(right.value)) {
       return { is: "number", dims: timesDims(dims, right.value) };
     }
@@ -163,9 +167,19 @@ class Checker {
       (a.is !== "number" || b.is !== "number" || sameDims(a.dims, b.dims)) &&
       !(ordered && a.is !== "number");
     const withZero = a.is === "number" && b.is === "number" && (isZero(left) || isZero(right));
+    this.oneOfItsChoices(left, a, right);
+    this.oneOfItsChoices(right, b, left);
     if (comparable || withZero) return YES_NO;
     const message = `${this.quote(left)} is ${typeWords(a)} and ${this.quote(right)} is ${typeWords(b)}: they cannot be compared.`;
     return mistake("units-differ", message, expression.span);
+  }
+
+  /** A choice compared with a word that it never is: nothing would ever come of it. */
+  private oneOfItsChoices(of: Expression, type: FormulaType, word: Expression): void {
+    if (type.is !== "text" || !type.among || word.is !== "text" || type.among.includes(word.value)) return;
+    const choices = type.among.map((each) => `“${each}”`).join(", ");
+    const message = `${this.quote(of)} is never “${word.value}”: it is one of ${choices}.${orNearest(word.value, type.among)}`;
+    mistake("no-such-choice", message, word.span);
   }
 
   private choice({ when, then, otherwise, span }: Expression & { is: "if" }): FormulaType {

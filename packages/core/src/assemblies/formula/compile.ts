@@ -26,6 +26,13 @@ const HAIR = 1e-9;
 const equal = (a: Value, b: Value): boolean =>
   typeof a === "number" && typeof b === "number" ? Math.abs(a - b) <= HAIR * Math.max(1, Math.abs(a)) : a === b;
 
+/** What is left of a sum that is nothing but for rounding is nothing: 0.3 m - 3 * 0.1 m divides nobody. */
+const ROUNDING = 1e-12;
+function sumOf(a: number, b: number): number {
+  const sum = a + b;
+  return Math.abs(sum) <= ROUNDING * Math.max(Math.abs(a), Math.abs(b)) ? 0 : sum;
+}
+
 function run(expression: Expression): Run {
   switch (expression.is) {
     case "number":
@@ -82,9 +89,9 @@ function runBinary({ operator, left, right }: Expression & { is: "binary" }): Ru
   const [a, b] = [run(left), run(right)];
   switch (operator) {
     case "+":
-      return (ground) => numberOf(a(ground)) + numberOf(b(ground));
+      return (ground) => sumOf(numberOf(a(ground)), numberOf(b(ground)));
     case "-":
-      return (ground) => numberOf(a(ground)) - numberOf(b(ground));
+      return (ground) => sumOf(numberOf(a(ground)), -numberOf(b(ground)));
     case "*":
       return (ground) => numberOf(a(ground)) * numberOf(b(ground));
     case "/":

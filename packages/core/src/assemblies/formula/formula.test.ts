@@ -153,3 +153,113 @@ describe("working a formula out", () => {
     expect(work("if(openings > 2, 1 / (openings - 2), 7)")).toEqual({ ok: true, value: 7 });
   });
 });
+
+describe("a figure and its unit are one thing, and signs of one rank go from left to right", () => {
+  it.each([
+    ["openings * 2 / 1 ft", "something in m^-1", 4 / 0.3048],
+    ["length * 2 / 1 ft", "a count", 24],
+    ["length / 2 ft * 3", "a count", 18],
+    ["length / 2 / 3 ft", "a count", 2],
+    ["length / 1 / 2 in", "a count", 72],
+    ["3 / 4 in", "a length", 0.75 * 0.0254],
+    ["openings - 1/2 + length / 1/2 ft", "a count", 2 - 0.5 + 6],
+    ["2 ft ^ 2", "an area", 2 * 0.3048 ** 2],
+    ["-2 ft + 3 ft", "a length", 0.3048],
+    ["1e1 in", "a length", 0.254],
+  ])("%s is %s", (text, words, value) => {
+    const checked = check(text);
+    expect(checked.ok ? typeWords(checked.type) : checked.problem.message).toBe(words);
+    const worked = work(text);
+    expect(worked.ok && worked.value).toBeCloseTo(value, 9);
+  });
+
+  it.each([
+    ["10 ft 6 in", "Write a sign between these."],
+    ["2 (length + height)", "Write a sign between these."],
+    ["2 ^ length", "“length” is a length; a power is a plain number, such as 2."],
+    ["anything.ceil(2.5)", "This has no meaning in a formula."],
+    ["length.ceil(2.5)", "This has no meaning in a formula."],
+    ["(2 ft + length", "A closing bracket is missing."],
+  ])("%s is told", (text, message) => {
+    const checked = check(text);
+    expect(checked.ok ? "taken" : checked.problem.message).toBe(message);
+  });
+
+  it("points into the text as it was written", () => {
+    const text = "2 ft + 3 in + lenght";
+    const checked = check(text);
+    if (checked.ok) throw new Error("it was taken");
+    expect(text.slice(checked.problem.span.from, checked.problem.span.to)).toBe("lenght");
+    const broken = check("2 ft + 3 in + * 4");
+    expect(broken.ok ? 0 : broken.problem.span.from).toBe(14);
+  });
+});
+
+describe("a formula that nobody wrote", () => {
+  it.each([
+    ["of brackets", "(".repeat(100_000)],
+    ["of signs", `1${"+1".repeat(50_000)}`],
+    ["of minus signs", `${"-".repeat(99_999)}1`],
+    ["of a name", "a".repeat(100_000)],
+  ])("100,000 characters %s are answered", (_, text) => {
+    const parsed = parseFormula(text);
+    expect(parsed.ok ? "" : parsed.problem.code).toBe("too-long");
+  });
+
+  it("as deep as 400 characters go is answered too", () => {
+    const codeOf = (text: string) => {
+      const parsed = parseFormula(text);
+      return parsed.ok ? "taken" : parsed.problem.code;
+    };
+    expect(codeOf(`${"(".repeat(30)}1${")".repeat(30)}`)).toBe("taken");
+    expect(codeOf(`${"(".repeat(199)}1${")".repeat(199)}`)).toBe("too-deep");
+    for (const text of ["(".repeat(400), "-".repeat(399) + "1", "2^".repeat(199) + "2", "1?".repeat(199) + "1"]) {
+      expect(codeOf(text)).not.toBe("taken");
+    }
+    expect(codeOf(`1${"+1".repeat(199)}`)).toBe("taken");
+  });
+});
+
+describe("a difference that is nothing but for rounding", () => {
+  it.each([
+    "1 / (0.3 - 0.1 * 3)",
+    "1 / (length - 9 * spacing)",
+    "openings / (3.6576 - length / 1 m)",
+    "1 / (0.1 + 0.2 + -0.3)",
+  ])("%s divides by nothing", (text) => {
+    const worked = work(text);
+    expect(worked.ok ? worked.value : worked.problem.code).toBe("division-by-zero");
+  });
+
+  it("of a nanometre is not nothing", () => {
+    expect(work("(length + 0.000001 mm - length) / 0.000001 mm").ok).toBe(true);
+    const worked = work("(length + 0.000001 mm - length) / 1 mm");
+    expect(worked.ok && worked.value).toBeCloseTo(1e-6, 9);
+  });
+});
+
+describe("a choice compared with a word", () => {
+  const among = new Map(names).set("species", { is: "text", among: ["", "/fir-larch"] });
+  const told = (text: string): string => {
+    const parsed = parseFormula(text);
+    if (!parsed.ok) return parsed.problem.message;
+    const checked = checkFormula(text, parsed.expression, among);
+    return checked.ok ? typeWords(checked.type) : checked.problem.message;
+  };
+
+  it("that it never is, is told, either way round", () => {
+    const message = "“species” is never “/fir-lurch”: it is one of “”, “/fir-larch”. Did you mean “/fir-larch”?";
+    expect(told('species == "/fir-lurch"')).toBe(message);
+    expect(told('"/fir-lurch" != species')).toBe(message);
+  });
+
+  it("that it can be, is a yes or no", () => {
+    expect(told('species == "/fir-larch"')).toBe("a yes or no");
+    expect(told('species != ""')).toBe("a yes or no");
+    expect(told('cornerStyle == "two-stud"')).toBe("a yes or no");
+  });
+
+  it("may be spelled with any letter", () => {
+    expect(told('cornerStyle == "Föhre"')).toBe("a yes or no");
+  });
+});

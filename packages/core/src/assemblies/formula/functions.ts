@@ -1,6 +1,6 @@
 import { isPieceRole, type PieceRole, SHEET_ROLES, type SheetRole } from "../../parts";
-import { NM_PER_M, piecesAtSpacing } from "../../units";
-import type { LaidOut } from "./laidOut";
+import { areaOf, NM_PER_M, type Nanometres, piecesAtSpacing, spacesIn } from "../../units";
+import type { LaidOut, SheetDimensions } from "./laidOut";
 import { AREA, COUNT, type FormulaType, LENGTH } from "./types";
 
 export type Value = number | boolean | string;
@@ -20,7 +20,12 @@ export type FormulaFunction = {
 const number = (value: Value | undefined): number => (typeof value === "number" ? value : Number.NaN);
 const isRole = (value: Value): value is PieceRole => typeof value === "string" && isPieceRole(value);
 const sheetRole = (value: Value | undefined): SheetRole | undefined => SHEET_ROLES.find((role) => role === value);
-const nanometres = (value: Value | undefined): number => Math.round(number(value) * NM_PER_M);
+/** A length above nothing in whole nanometres; undefined for one that is none, or so large that it cannot be exact. */
+function positiveNm(value: Value | undefined): Nanometres | undefined {
+  const lengthNm = Math.round(number(value) * NM_PER_M);
+  return Number.isSafeInteger(lengthNm) && lengthNm > 0 ? lengthNm : undefined;
+}
+const nanometres = (value: Value | undefined): Nanometres => Math.round(number(value) * NM_PER_M);
 
 /** Rounding that a hair does not move: 12 ft over 16 in is 9, never 10. */
 const NEAR = 1e-9;
@@ -34,6 +39,20 @@ export const roundDown = (value: number): number => near(value) ?? Math.floor(va
 const roundHalf = (value: number): number => Math.sign(value) * roundDown(Math.abs(value) + 0.5);
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+
+/**
+ * Fixings in one piece of sheet: round its edges at the edge spacing, and up each support inside it at the field spacing.
+ * A 4 x 8 ft sheet on studs at 16 in, nailed 6 in and 12 in: 48 + 2 x 7 = 62.
+ */
+export function fixingsInSheet(
+  sheet: SheetDimensions,
+  supportsInside: number,
+  edgeNm: Nanometres,
+  fieldNm: Nanometres,
+): number {
+  const edge = spacesIn(2 * (sheet.widthNm + sheet.heightNm), edgeNm);
+  return edge + supportsInside * Math.max(0, spacesIn(sheet.heightNm, fieldNm) - 1);
+}
 
 /** Every function a formula can use. */
 export const FUNCTIONS: readonly FormulaFunction[] = [
@@ -102,8 +121,8 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     gives: COUNT,
     says: "fixings at most so far apart along each of these pieces, one at each end",
     run: ([spacing, ...roles], laid) => {
-      const spacingNm = nanometres(spacing);
-      if (spacingNm <= 0) return Number.NaN;
+      const spacingNm = positiveNm(spacing);
+      if (spacingNm === undefined) return Number.NaN;
       let count = 0;
       for (const role of roles) {
         if (isRole(role)) for (const nm of laid.lengthsNm(role)) count += piecesAtSpacing(nm, spacingNm);
@@ -138,8 +157,8 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     says: "fixings round the edges and on the studs inside, each at most so far apart",
     run: ([role, edge, field], laid) => {
       const found = sheetRole(role);
-      const [edgeNm, fieldNm] = [nanometres(edge), nanometres(field)];
-      if (!found || edgeNm <= 0 || fieldNm <= 0) return Number.NaN;
+      const [edgeNm, fieldNm] = [positiveNm(edge), positiveNm(field)];
+      if (!found || !edgeNm || !fieldNm) return Number.NaN;
       return laid.sheets(found)?.fixings(edgeNm, fieldNm) ?? 0;
     },
   },
@@ -155,7 +174,29 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     takes: ["sheet-size"],
     gives: AREA,
     says: "what one sheet of this size covers",
-    run: ([size], laid) => laid.sheetCoverM2(String(size)) ?? Number.NaN,
+    run: ([size], laid) => {
+      const found = laid.sheetSize(String(size));
+      return found ? areaOf(found.widthNm, found.heightNm) : Number.NaN;
+    },
+  },
+  {
+    name: "fixingsEach",
+    takes: ["sheet-size", "length", "length", "length"],
+    gives: COUNT,
+    says: "fixings in one whole sheet of this size: apart at its edges, apart inside, on framing so far apart",
+    run: ([size, edge, field, framing], laid) => {
+      const sheet = laid.sheetSize(String(size));
+      const [edgeNm, fieldNm, framingNm] = [positiveNm(edge), positiveNm(field), positiveNm(framing)];
+      if (!sheet || !edgeNm || !fieldNm || !framingNm) return Number.NaN;
+      return fixingsInSheet(sheet, Math.max(0, spacesIn(sheet.widthNm, framingNm) - 1), edgeNm, fieldNm);
+    },
+  },
+  {
+    name: "lapped",
+    takes: ["length", "length"],
+    gives: AREA,
+    says: "the area of a roll so wide, laid up the wall in courses that lap so much",
+    run: ([width, lap], laid) => laid.lappedM2(nanometres(width), nanometres(lap)) ?? Number.NaN,
   },
 ];
 

@@ -11,6 +11,8 @@ export type LaidSheets = {
   readonly fixings: (edgeNm: Nanometres, fieldNm: Nanometres) => number;
 };
 
+export type SheetDimensions = { readonly widthNm: Nanometres; readonly heightNm: Nanometres };
+
 /** What formulas can ask of the pieces that were laid out. */
 export type LaidOut = {
   /** Cut lengths of the pieces of a role; empty where there are none. */
@@ -18,13 +20,16 @@ export type LaidOut = {
   readonly sheets: (role: SheetRole) => LaidSheets | undefined;
   /** Face of the frame, square metres: what it takes off insulation. */
   readonly frameM2: number;
-  /** Cover of a sheet size, square metres; undefined for a size the library lacks. */
-  readonly sheetCoverM2: (sizeId: string) => number | undefined;
+  /** Undefined for a size the library lacks. */
+  readonly sheetSize: (sizeId: string) => SheetDimensions | undefined;
+  /** Area of a roll laid up the part in lapped courses, each as long as the part is there; undefined where nothing stands. */
+  readonly lappedM2: (widthNm: Nanometres, lapNm: Nanometres) => number | undefined;
 };
 
 export const NOTHING_LAID_OUT: LaidOut = {
   lengthsNm: () => [],
   sheets: () => undefined,
   frameM2: 0,
-  sheetCoverM2: () => undefined,
+  sheetSize: () => undefined,
+  lappedM2: () => undefined,
 };

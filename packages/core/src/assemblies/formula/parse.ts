@@ -9,7 +9,9 @@ import {
   parseDependencies,
   type SymbolNode,
 } from "mathjs/number";
+import { LONGEST_FORMULA } from "../schema";
 import type { BinaryOperator, Expression, FormulaProblem, Span } from "./expression";
+import { groupFigures } from "./groupFigures";
 
 // The list of what the parser is made of is there, though its types allow for none.
 const { parse } = create(parseDependencies ?? {}, {});
@@ -51,6 +53,21 @@ const NOT_HERE: readonly { readonly sign: RegExp; readonly message: string }[] =
   { sign: /[^\w\s.,+\-*/^()<>=!"?:ï]/, message: "This sign has no meaning in a formula." },
 ];
 
+/** The reader goes some thirty calls down for each bracket. */
+const DEEPEST = 40;
+
+/** How many brackets are open at once, signs before a number and ways of a choice among them. */
+function depthOf(text: string): number {
+  let [open, deepest] = [0, 0];
+  for (const sign of text) {
+    if (sign === "(" || sign === "?") open += 1;
+    if (sign === ")") open -= 1;
+    deepest = Math.max(deepest, open);
+  }
+  const signs = text.match(/(?:(?:[-+]|\bnot\b)\s*){2,}|(?:\^[^()^]*)+/g) ?? [];
+  return deepest + Math.max(0, ...signs.map((run) => run.length / 8));
+}
+
 /** Finds where the leaves of a formula stand: their order in the text is their order in the tree. */
 class Leaves {
   private readonly spans: Span[];
@@ -80,6 +97,18 @@ function constant(node: ConstantNode, leaves: Leaves): Expression {
   return refuse("not-allowed", "This has no meaning in a formula.", span);
 }
 
+/** `2 ft`, `32 ft^2`, `1/2 in`: the one thing that may stand without a sign between. */
+function isFigureWithUnit({ args: [figure, unit] }: OperatorNode): boolean {
+  const isFigure = (node: MathNode | undefined): boolean =>
+    node?.type === "ConstantNode" || (isDivision(node) && node.args.every((each) => each.type === "ConstantNode"));
+  const isUnit = (node: MathNode | undefined): boolean =>
+    node?.type === "SymbolNode" || (isOperator(node) && node.op === "^" && node.args[0]?.type === "SymbolNode");
+  return isFigure(figure) && isUnit(unit);
+}
+
+const isOperator = (node: MathNode | undefined): node is OperatorNode => node?.type === "OperatorNode";
+const isDivision = (node: MathNode | undefined): node is OperatorNode => isOperator(node) && node.op === "/";
+
 function operator(node: OperatorNode, leaves: Leaves): Expression {
   const args = node.args.map((each) => convert(each, leaves));
   const [left, right] = args;
@@ -91,6 +120,7 @@ function operator(node: OperatorNode, leaves: Leaves): Expression {
     return { is: "unary", operator: sign, of: left, span: left.span };
   }
   const span = over(left.span, right.span);
+  if (node.implicit && !isFigureWithUnit(node)) return refuse("not-allowed", "Write a sign between these.", span);
   if (!BINARY.has(node.op)) return refuse("not-allowed", `“${node.op}” has no meaning in a formula.`, span);
   // Checked against the closed list above.
   return { is: "binary", operator: node.op as BinaryOperator, left, right, span };
@@ -98,7 +128,9 @@ function operator(node: OperatorNode, leaves: Leaves): Expression {
 
 function call(node: FunctionNode, leaves: Leaves): Expression {
   const nameSpan = leaves.take();
-  const { name } = node.fn as unknown as SymbolNode;
+  const called: MathNode = node.fn as unknown as MathNode;
+  if (called.type !== "SymbolNode") return refuse("not-allowed", "This has no meaning in a formula.", nameSpan);
+  const { name } = called as SymbolNode;
   const args = node.args.map((each) => convert(each, leaves));
   const span = over(nameSpan, args[args.length - 1]?.span ?? nameSpan);
   const [when, then, otherwise] = args;
@@ -140,8 +172,12 @@ const SAID: readonly { readonly about: RegExp; readonly message: string }[] = [
   { about: /end of string/i, message: "A closing quote is missing." },
 ];
 
-function syntaxProblem(error: SyntaxError & { char?: number }, text: string): FormulaProblem {
-  const at = Math.min(Math.max(0, (error.char ?? 1) - 1), text.length);
+function syntaxProblem(
+  error: SyntaxError & { char?: number },
+  text: string,
+  originOf: (at: number) => number,
+): FormulaProblem {
+  const at = Math.min(Math.max(0, originOf((error.char ?? 1) - 1)), text.length);
   const message = SAID.find(({ about }) => about.test(error.message))?.message ?? "This cannot stand here.";
   return { code: "not-a-formula", message, span: { from: at, to: Math.min(text.length, at + 1) } };
 }
@@ -157,15 +193,25 @@ export function parseFormula(written: string): ParsedFormula {
   if (text.trim() === "") {
     return { ok: false, problem: { code: "empty", message: "Write a formula.", span: { from: 0, to: 0 } } };
   }
+  if (written.length > LONGEST_FORMULA) {
+    const message = `A formula has at most ${LONGEST_FORMULA} characters; this one has ${written.length}. Divide it into steps.`;
+    return { ok: false, problem: { code: "too-long", message, span: { from: LONGEST_FORMULA, to: written.length } } };
+  }
+  if (depthOf(text) > DEEPEST) {
+    const message = "This is nested too deep. Divide it into steps.";
+    return { ok: false, problem: { code: "too-deep", message, span: { from: 0, to: written.length } } };
+  }
+  const grouped = groupFigures(text);
   try {
+    const signs = text.replace(/"[^"]*"/g, (quoted) => `"${"_".repeat(quoted.length - 2)}"`);
     for (const { sign, message } of NOT_HERE) {
-      const found = sign.exec(text);
+      const found = sign.exec(signs);
       if (found) refuse("not-allowed", message, { from: found.index, to: found.index + found[0].length });
     }
-    return { ok: true, expression: convert(parse(text), new Leaves(text)) };
+    return { ok: true, expression: convert(parse(grouped.text), new Leaves(text)) };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, problem: error.problem };
-    if (error instanceof SyntaxError) return { ok: false, problem: syntaxProblem(error, text) };
+    if (error instanceof SyntaxError) return { ok: false, problem: syntaxProblem(error, text, grouped.originOf) };
     throw error;
   }
 }

@@ -6,7 +6,8 @@ export type Dims = readonly [metres: number, kilograms: number, hours: number];
 export type FormulaType =
   | { readonly is: "number"; readonly dims: Dims }
   | { readonly is: "yes-no" }
-  | { readonly is: "text" };
+  /** A choice; what it is one of, where that is known. */
+  | { readonly is: "text"; readonly among?: readonly string[] };
 
 export const COUNT: FormulaType = { is: "number", dims: [0, 0, 0] };
 export const LENGTH: FormulaType = { is: "number", dims: [1, 0, 0] };

@@ -1,5 +1,5 @@
 import type { Assembly, FramingRules } from "../../assemblies";
-import type { FramingPiece, StudTally } from "../../layouts";
+import type { FramingPiece, LongestPlate, StudTally } from "../../layouts";
 import type { FramingRole, PartContext, PieceRole, StudWall, WorkingStep } from "../../parts";
 import { formatLength, formatRunningLength, formatSpacing, type MeasuringSystem } from "../../units";
 import type { RoleWorking } from "../laidPart";
@@ -13,6 +13,7 @@ type Group = {
   readonly tally: StudTally;
   readonly rules: FramingRules;
   readonly context: PartContext;
+  readonly longestPlate: LongestPlate;
 };
 
 /** Equal lengths together, longest first. */
@@ -85,9 +86,9 @@ function studFormula({ wall, pieces, tally, context }: Group): Formula {
   };
 }
 
-function plateFormula({ pieces, rules, context }: Group): Formula {
+function plateFormula({ role, pieces, longestPlate, context }: Group): Formula {
   const totalNm = pieces.reduce((sum, piece) => sum + piece.cutLengthNm, 0);
-  const longest = formatLength(rules.longestPlateNm, context.system);
+  const longest = formatLength(longestPlate(role), context.system);
   return {
     formula: "runs, spliced at the longest stock",
     withNumbers: `${formatRunningLength(totalNm, context.system)} in pieces of at most ${longest} = ${pieces.length}`,

@@ -1,28 +1,30 @@
 import type { Assembly, LaidOut, LaidSheets, Library, SheetBook } from "../../assemblies";
-import { type FramingPiece, type HardwarePiece, layoutStudWall, type SheetPiece } from "../../layouts";
+import { type FramingPiece, type HardwarePiece, lappedCourses, layoutStudWall, type SheetPiece } from "../../layouts";
 import {
   ALONE,
   type PartContext,
   type PieceRole,
+  profileOf,
   SHEET_ROLES,
   type SheetRole,
   type StudWall,
   studWallKind,
 } from "../../parts";
 import { problem } from "../../problems/problem";
+import { ownValue } from "../../records/ownValue";
 import { type Nanometres, NM_PER_M } from "../../units";
-import { framingChoices } from "../framingChoices";
+import { framingChoices, settledChoices } from "../framingChoices";
 import type { LaidPart } from "../laidPart";
 import { framingWorking } from "./framing";
 import { laidSheets, m2, sheetsOf, sheetWorking } from "./sheets";
 
-export { fixingsInSheet } from "./sheets";
-
+import { tooManyPieces } from "../tooManyPieces";
 import { wallWords } from "./words";
 
 /** Lays out one stud wall. It must be measured and free of problems. Without framing rules there is nothing to lay out. */
 export function layOutStudWall(wall: StudWall, assembly: Assembly, library: Library, context: PartContext): LaidPart {
   const choices = framingChoices(wall.parameters);
+  const { longestPlate, sheetOf } = settledChoices(wall, assembly, library);
   const shared = { choices, reckoned: false, repeats: wall.repeats, words: wallWords(wall) };
   if (!assembly.framing) {
     const message = `“${assembly.name}” has no rules for laying out a frame.`;
@@ -31,13 +33,19 @@ export function layOutStudWall(wall: StudWall, assembly: Assembly, library: Libr
       ...shared,
       pieces: [],
       draw: () => studWallKind.draw(wall, context, ALONE),
-      laid: laidOutOf([], [], [], [], library.sheets),
+      laid: laidOutOf(wall, [], [], [], [], library.sheets),
       workingOf: () => undefined,
       problems,
     };
   }
-  const framing = layoutStudWall(wall, assembly.framing, context);
-  const sheets = sheetsOf(wall, assembly, library.sheets);
+  const tooMany = tooManyPieces(wall, assembly.framing);
+  if (tooMany) {
+    const draw = () => studWallKind.draw(wall, context, ALONE);
+    const laid = laidOutOf(wall, [], [], [], [], library.sheets);
+    return { ...shared, pieces: [], draw, laid, workingOf: () => undefined, problems: [tooMany] };
+  }
+  const framing = layoutStudWall(wall, assembly.framing, context, longestPlate);
+  const sheets = sheetsOf(wall, assembly, library.sheets, sheetOf);
   const { pieces, hardware, tally } = framing;
   return {
     ...shared,
@@ -47,9 +55,9 @@ export function layOutStudWall(wall: StudWall, assembly: Assembly, library: Libr
       const drawing = studWallKind.draw(wall, context, ALONE);
       return { ...drawing, rectangles: [...drawing.rectangles, ...sheets.pieces, ...pieces, ...hardware] };
     },
-    laid: laidOutOf(pieces, hardware, sheets.pieces, framing.layoutCentresNm, library.sheets),
+    laid: laidOutOf(wall, pieces, hardware, sheets.pieces, framing.layoutCentresNm, library.sheets),
     workingOf: (role, sectionId) =>
-      framingWorking(role, sectionId, { pieces, wall, tally, assembly, context }) ??
+      framingWorking(role, sectionId, { pieces, wall, tally, assembly, context, longestPlate }) ??
       sheetWorking(role, sheets.pieces, context),
     problems: [...framing.problems, ...sheets.problems],
   };
@@ -71,6 +79,7 @@ function slopedThickness({ points, angleDegrees = 0 }: FramingPiece): number {
 }
 
 function laidOutOf(
+  wall: StudWall,
   framing: readonly FramingPiece[],
   hardware: readonly HardwarePiece[],
   sheets: readonly SheetPiece[],
@@ -94,9 +103,7 @@ function laidOutOf(
     lengthsNm: (role) => lengths.get(role) ?? [],
     sheets: (role) => laid.get(role),
     frameM2: framing.reduce((sum, piece) => sum + faceOf(piece), 0),
-    sheetCoverM2: (sizeId) => {
-      const size = book[sizeId];
-      return size && m2(size);
-    },
+    sheetSize: (sizeId) => ownValue(book, sizeId),
+    lappedM2: (widthNm, lapNm) => lappedCourses(profileOf(wall), widthNm, lapNm),
   };
 }

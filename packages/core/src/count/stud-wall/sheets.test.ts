@@ -1,8 +1,8 @@
+import { fixingsInSheet } from "../../assemblies";
 import type { ParameterName, StudWall } from "../../parts";
 import { assemblyOf, library, openingOf, wallOf } from "../../testing/library";
 import { feet, inches } from "../../units";
 import { type CountLine, countPart } from "../index";
-import { fixingsInSheet } from "./sheets";
 
 const choose = (wall: StudWall, choices: Partial<Record<ParameterName, number | boolean>>): StudWall => ({
   ...wall,

@@ -1,4 +1,4 @@
-import type { Assembly, LaidSheets, SheetBook } from "../../assemblies";
+import { type Assembly, fixingsInSheet, type LaidSheets, type SheetBook } from "../../assemblies";
 import { type LaidOutSheets, layoutSheets, type SheetPiece, sheetPieces } from "../../layouts";
 import {
   openingRectangle,
@@ -10,7 +10,8 @@ import {
   studWallKind,
 } from "../../parts";
 import { type Problem, problem } from "../../problems/problem";
-import { areaOf, formatLength, type Nanometres, spacesIn } from "../../units";
+import { ownValue } from "../../records/ownValue";
+import { areaOf, formatLength, type Nanometres } from "../../units";
 import type { RoleWorking } from "../laidPart";
 
 export const m2 = (piece: { widthNm: Nanometres; heightNm: Nanometres }): number =>
@@ -23,6 +24,7 @@ export function sheetsOf(
   wall: StudWall,
   assembly: Assembly,
   book: SheetBook,
+  sheetOf: (parameter: string) => string,
 ): { pieces: SheetPiece[]; problems: Problem[] } {
   const { sheathed, boardsNear, boardsFar } = wall.parameters;
   const wanted: SheetsWanted[] = [
@@ -41,8 +43,8 @@ export function sheetsOf(
   for (const { role, layers, rule } of wanted) {
     const sheetRule = assembly.framing?.[rule];
     if (layers === 0 || !sheetRule) continue;
-    const sizeId = String(wall.choices[sheetRule.size] ?? parameterDefault(assembly, sheetRule.size));
-    const size = book[sizeId];
+    const sizeId = sheetOf(sheetRule.size);
+    const size = ownValue(book, sizeId);
     if (!size) {
       const message = `There is no sheet “${sizeId}” in the library.`;
       problems.push(problem("unknown-sheet", `choices.${sheetRule.size}`, message));
@@ -58,23 +60,6 @@ export function sheetsOf(
     pieces.push(...sheetPieces(role, laid));
   }
   return { pieces, problems };
-}
-
-const parameterDefault = (assembly: Assembly, name: string) =>
-  assembly.parameters.find((each) => each.name === name)?.default ?? "";
-
-/**
- * Fixings in one piece of sheet: round its edges at the edge spacing, and up each support inside it at the field spacing.
- * A 4 x 8 ft sheet on studs at 16 in, nailed 6 in and 12 in: 48 + 2 x 7 = 62.
- */
-export function fixingsInSheet(
-  sheet: { readonly widthNm: Nanometres; readonly heightNm: Nanometres },
-  supportsInside: number,
-  edgeNm: Nanometres,
-  fieldNm: Nanometres,
-): number {
-  const edge = spacesIn(2 * (sheet.widthNm + sheet.heightNm), edgeNm);
-  return edge + supportsInside * Math.max(0, spacesIn(sheet.heightNm, fieldNm) - 1);
 }
 
 /** What formulas can say of the sheets of one role. Supports are centres of what they are fixed to inside their edges. */

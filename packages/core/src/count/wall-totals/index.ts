@@ -1,19 +1,29 @@
-import type { Assembly, FramingRules, LaidOut, LaidSheets, Library } from "../../assemblies";
-import { headerFor, spliceSpan } from "../../layouts";
+import {
+  type Assembly,
+  type FramingRules,
+  fixingsInSheet,
+  type LaidOut,
+  type LaidSheets,
+  type Library,
+} from "../../assemblies";
+import { boltPlaces, headerFor, type LongestPlate, lappedCourses, spliceSpan } from "../../layouts";
 import {
   ALONE,
   type CornerStyle,
   type PartContext,
+  type FramingRole,
   type PieceRole,
+  type Profile,
   type SheetRole,
   sectionOf,
   type WallTotals,
   wallTotalsKind,
 } from "../../parts";
+import { ownValue } from "../../records/ownValue";
 import { areaOf, type Nanometres, piecesAtSpacing, spacesIn, toMetres, wholePacks } from "../../units";
-import { framingChoices } from "../framingChoices";
+import { framingChoices, type SettledChoices, settledChoices } from "../framingChoices";
+import { tooManyInAll } from "../tooManyPieces";
 import type { LaidPart, RoleWorking } from "../laidPart";
-import { fixingsInSheet } from "../stud-wall";
 
 /** Extra studs at a corner beyond the one the run has there; two of them make the usual three (common practice). */
 const CORNER_EXTRA: Record<CornerStyle, number> = { "two-stud": 1, "three-stud": 2, "four-stud": 3 };
@@ -25,17 +35,22 @@ const repeat = (count: number, lengthNm: Nanometres): Nanometres[] => Array.from
  * Pieces reckoned from totals: the run as one wall, two extra studs for each corner, meeting wall and opening (common
  * practice), heads and sills by the openings' usual width. Nothing has a place, so nothing is drawn.
  */
-function reckonPieces(part: WallTotals, rules: FramingRules, context: PartContext): Map<PieceRole, Nanometres[]> {
+function reckonPieces(
+  part: WallTotals,
+  rules: FramingRules,
+  context: PartContext,
+  longestPlate: LongestPlate,
+): Map<PieceRole, Nanometres[]> {
   const { parameters: p } = part;
   const t = sectionOf(context.sections, p.studSize.value).thicknessNm;
   const lengthNm = part.length.valueNm ?? 0;
   const heightNm = part.height.valueNm ?? 0;
   const widthNm = part.openingWidth.valueNm ?? 0;
   const studNm = heightNm - (p.bottomPlates.value + p.topPlates.value) * t;
-  const plate = spliceSpan({ startNm: 0, endNm: lengthNm }, rules.longestPlateNm, [], 0).map(
-    ({ startNm, endNm }) => endNm - startNm,
-  );
-  const layers = (count: number) => Array.from({ length: Math.max(0, count) }, () => plate).flat();
+  const platesOf = (role: FramingRole) =>
+    spliceSpan({ startNm: 0, endNm: lengthNm }, longestPlate(role), [], 0).map(({ startNm, endNm }) => endNm - startNm);
+  const layers = (role: FramingRole, count: number) =>
+    Array.from({ length: Math.max(0, count) }, () => platesOf(role)).flat();
   const treated = p.treatedPlate.value ? 1 : 0;
   const jacks = widthNm > p.twoJacksFromNm.value ? 2 : 1;
   const header = headerFor(rules.headerSchedule, widthNm)?.row;
@@ -45,20 +60,41 @@ function reckonPieces(part: WallTotals, rules: FramingRules, context: PartContex
   const blockRows = p.blockingEveryNm.value === 0 ? 0 : Math.max(0, spacesIn(studNm, p.blockingEveryNm.value) - 1);
   const bays = spacesIn(lengthNm, p.spacingNm.value);
   return new Map<PieceRole, Nanometres[]>([
-    ["treated-plate", layers(treated)],
-    ["bottom-plate", layers(p.bottomPlates.value - treated)],
-    ["top-plate", layers(1)],
-    ["cap-plate", layers(p.topPlates.value - 1)],
+    ["treated-plate", layers("treated-plate", treated)],
+    ["bottom-plate", layers("bottom-plate", p.bottomPlates.value - treated)],
+    ["top-plate", layers("top-plate", 1)],
+    ["cap-plate", layers("cap-plate", p.topPlates.value - 1)],
     ["stud", repeat(piecesAtSpacing(lengthNm, p.spacingNm.value), studNm)],
     ["corner-stud", repeat(part.corners * CORNER_EXTRA[p.cornerStyle.value], studNm)],
     ["meeting-stud", repeat(ladder ? 0 : part.meetings * MEETING_EXTRA, studNm)],
     ["ladder-block", repeat(ladder ? part.meetings * ladderRows : 0, p.spacingNm.value - t)],
     ["king", repeat(part.openings * 2 * p.kingsPerSide.value, studNm)],
     ["header", p.bearing.value && header ? repeat(part.openings * header.plies, headNm) : []],
+    [
+      "header-packing",
+      p.bearing.value && header && p.headerPacking.value ? repeat(part.openings * (header.plies - 1), headNm) : [],
+    ],
     ["flat-plate", p.bearing.value ? [] : repeat(part.openings * rules.flatPlates, headNm)],
     ["sill", repeat(part.openings * p.sillPlies.value, widthNm)],
     ["blocking", repeat(blockRows * bays, p.spacingNm.value - t)],
+    ...hardwareOf(part, rules, platesOf(treated === 1 ? "treated-plate" : "bottom-plate"), studNm),
   ]);
+}
+
+/** Bolts in each piece of the lowest plate, a hold-down at each end of the run, clips up each two-stud corner. */
+function hardwareOf(
+  { parameters: p, corners }: WallTotals,
+  rules: FramingRules,
+  lowest: readonly Nanometres[],
+  studNm: Nanometres,
+): [PieceRole, Nanometres[]][] {
+  const bolts = lowest.reduce((sum, lengthNm) => sum + boltPlaces(lengthNm, rules).length, 0);
+  const clips = p.cornerStyle.value === "two-stud" ? corners * piecesAtSpacing(studNm, rules.clipSpacingNm) : 0;
+  return [
+    ["anchor-bolt", repeat(p.anchorBolts.value ? bolts : 0, 0)],
+    ["hold-down", repeat(p.holdDowns.value ? 2 : 0, 0)],
+    ["board-clip", repeat(clips, 0)],
+  ];
 }
 
 function reckonedSheets(
@@ -66,15 +102,14 @@ function reckonedSheets(
   assembly: Assembly,
   library: Library,
   role: SheetRole,
+  sheetOf: SettledChoices["sheetOf"],
 ): LaidSheets | undefined {
   const { sheathed, boardsNear, boardsFar, spacingNm } = part.parameters;
   const layers = { sheathing: sheathed.value ? 1 : 0, "board-near": boardsNear.value, "board-far": boardsFar.value }[
     role
   ];
   const rule = role === "sheathing" ? assembly.framing?.sheathing : assembly.framing?.boards;
-  const chosen =
-    rule && (part.choices[rule.size] ?? assembly.parameters.find((each) => each.name === rule.size)?.default);
-  const size = library.sheets[String(chosen)];
+  const size = rule && ownValue(library.sheets, sheetOf(rule.size));
   const quantities = wallTotalsKind.quantities(part, ALONE);
   if (layers === 0 || !size) return undefined;
   const coverM2 = (quantities.netArea ?? 0) * layers;
@@ -87,6 +122,11 @@ function reckonedSheets(
   };
 }
 
+const levelProfile = ({ length, height }: WallTotals): Profile => [
+  { xNm: 0, yNm: height.valueNm ?? 0 },
+  { xNm: length.valueNm ?? 0, yNm: height.valueNm ?? 0 },
+];
+
 /** Walls by totals, for the same assemblies as a drawn wall. */
 export function reckonWallTotals(
   part: WallTotals,
@@ -94,17 +134,20 @@ export function reckonWallTotals(
   library: Library,
   context: PartContext,
 ): LaidPart {
-  const lengths = assembly.framing ? reckonPieces(part, assembly.framing, context) : new Map<PieceRole, Nanometres[]>();
+  const { longestPlate, sheetOf } = settledChoices(part, assembly, library);
+  const tooMany = tooManyInAll(part);
+  const lengths =
+    assembly.framing && !tooMany
+      ? reckonPieces(part, assembly.framing, context, longestPlate)
+      : new Map<PieceRole, Nanometres[]>();
   const thicknessNm = sectionOf(context.sections, part.parameters.studSize.value).thicknessNm;
   const runNm = [...lengths.values()].flat().reduce((sum, nm) => sum + nm, 0);
   const laid: LaidOut = {
     lengthsNm: (role) => lengths.get(role) ?? [],
-    sheets: (role) => reckonedSheets(part, assembly, library, role),
+    sheets: (role) => reckonedSheets(part, assembly, library, role, sheetOf),
     frameM2: toMetres(runNm) * toMetres(thicknessNm),
-    sheetCoverM2: (sizeId) => {
-      const size = library.sheets[sizeId];
-      return size && areaOf(size.widthNm, size.heightNm);
-    },
+    sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
+    lappedM2: (wideNm, lapNm) => lappedCourses(levelProfile(part), wideNm, lapNm),
   };
   return {
     pieces: [],
@@ -119,7 +162,7 @@ export function reckonWallTotals(
       openingWords: part.openings === 1 ? "one opening" : `${part.openings} openings`,
     },
     workingOf: (role) => reckonedWorking(role, part, lengths),
-    problems: [],
+    problems: tooMany ? [tooMany] : [],
   };
 }
 

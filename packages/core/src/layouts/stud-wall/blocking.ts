@@ -2,7 +2,7 @@ import { type Rectangle, right, top } from "../../geometry/rectangle";
 import { openingRectangle } from "../../parts";
 import { type Nanometres, spacesIn } from "../../units";
 import type { FramingPiece } from "../piece";
-import { type Frame, lying, undersideOf } from "./frame";
+import { type Frame, lowestUndersideOf, lying, undersideOf } from "./frame";
 
 const STANDING: ReadonlySet<FramingPiece["role"]> = new Set([
   "stud",
@@ -30,8 +30,9 @@ export function blocking(frame: Frame, pieces: readonly FramingPiece[]): Framing
   const rows = blockingRows(frame);
   if (rows.length === 0) return [];
   const standing = pieces.filter((piece) => STANDING.has(piece.role)).toSorted((a, b) => a.xNm - b.xNm);
+  // Under sloped plates, the underside says how high a block can be; the rectangle round them says nothing.
   const inTheWay: Rectangle[] = [
-    ...pieces.filter((piece) => !STANDING.has(piece.role)),
+    ...pieces.filter((piece) => !STANDING.has(piece.role) && piece.points === undefined),
     ...frame.wall.openings.map(openingRectangle),
   ];
   return rows.flatMap((yNm, row) => blocksOnRow(frame, { yNm, row }, standing, inTheWay));
@@ -46,6 +47,7 @@ function blocksOnRow(
   const topNm = yNm + frame.thicknessNm;
   const onRow = inTheWay.filter((other) => other.yNm < topNm && top(other) > yNm);
   const isFree = (fromNm: Nanometres, toNm: Nanometres) =>
+    lowestUndersideOf(frame, fromNm, toNm) >= topNm &&
     !onRow.some((other) => other.xNm < toNm && right(other) > fromNm);
   const blocks: FramingPiece[] = [];
   let fromNm: Nanometres | undefined;

@@ -34,11 +34,14 @@ export type FramedOpening = {
   readonly outerRightNm: Nanometres;
 };
 
+export type LongestPlate = (role: FramingRole) => Nanometres;
+
 /** The wall's figures, resolved once for all the steps of the layout. Lengths are valid: the part was checked. */
 export type Frame = {
   readonly wall: StudWall;
   readonly context: PartContext;
   readonly rules: FramingRules;
+  readonly longestPlate: LongestPlate;
   readonly section: Section;
   readonly thicknessNm: Nanometres;
   readonly lengthNm: Nanometres;
@@ -53,7 +56,7 @@ export type Frame = {
   readonly openings: readonly FramedOpening[];
 };
 
-export function frameOf(wall: StudWall, rules: FramingRules, context: PartContext): Frame {
+export function frameOf(wall: StudWall, rules: FramingRules, context: PartContext, longestPlate: LongestPlate): Frame {
   const { parameters } = wall;
   const section = sectionOf(context.sections, parameters.studSize.value);
   const lengthNm = wall.length.valueNm ?? 0;
@@ -65,6 +68,7 @@ export function frameOf(wall: StudWall, rules: FramingRules, context: PartContex
     wall,
     context,
     rules,
+    longestPlate,
     section,
     thicknessNm,
     lengthNm,

@@ -3,13 +3,14 @@ import type { PartContext, StudWall } from "../../parts";
 import type { Problem } from "../../problems/problem";
 import type { FramingPiece, HardwarePiece } from "../piece";
 import { blocking } from "./blocking";
-import { frameOf } from "./frame";
-import { hardware } from "./hardware";
+import { frameOf, type LongestPlate } from "./frame";
+import { boltProblems, hardware } from "./hardware";
 import { junctionStuds, ladderBlocks } from "./junctions";
 import { frameOpening } from "./openings";
 import { bottomPlates, topPlates } from "./plates";
 import { type StudTally, studs } from "./studs";
 
+export type { LongestPlate } from "./frame";
 export { boltPlaces } from "./hardware";
 export { headerFor } from "./openings";
 export { spliceSpan } from "./splice";
@@ -28,8 +29,14 @@ export type StudWallLayout = {
  * Places every stick of a stud wall. The wall must be free of problems and have a length; see `studWallProblems`.
  * Layout runs from one end: an end stud, then studs centred on each multiple of the spacing, then an end stud.
  */
-export function layoutStudWall(wall: StudWall, rules: FramingRules, context: PartContext): StudWallLayout {
-  const frame = frameOf(wall, rules, context);
+export function layoutStudWall(
+  wall: StudWall,
+  rules: FramingRules,
+  context: PartContext,
+  /** The longest length that the plates of a role are sold in; the rules' own while nobody says. */
+  longestPlate: LongestPlate = () => rules.longestPlateNm,
+): StudWallLayout {
+  const frame = frameOf(wall, rules, context, longestPlate);
   const junctions = junctionStuds(frame);
   const taken = junctions.pieces.map(({ xNm, widthNm }) => ({ fromNm: xNm, toNm: xNm + widthNm }));
   const placed = studs(frame, taken);
@@ -50,6 +57,11 @@ export function layoutStudWall(wall: StudWall, rules: FramingRules, context: Par
     hardware: [...hardware(frame, bottom), ...junctions.clips],
     tally: placed.tally,
     layoutCentresNm: frame.layoutCentresNm,
-    problems: [...junctions.problems, ...ladder.problems, ...openings.flatMap((opening) => opening.problems)],
+    problems: [
+      ...junctions.problems,
+      ...ladder.problems,
+      ...openings.flatMap((opening) => opening.problems),
+      ...boltProblems(frame, bottom),
+    ],
   };
 }

@@ -1,6 +1,7 @@
 import type { HeaderRow } from "../../assemblies";
 import type { Section } from "../../parts";
 import { type Problem, problem } from "../../problems/problem";
+import { ownValue } from "../../records/ownValue";
 import { formatLength, type Nanometres } from "../../units";
 import type { FramingPiece } from "../piece";
 import { type Frame, type FramedOpening, lowestUndersideOf, lying, uprightTo, uprightToPlates } from "./frame";
@@ -55,8 +56,15 @@ function headPieces(frame: Frame, framed: FramedOpening): { pieces: FramingPiece
   const { fromNm, toNm } = headSpan(frame, framed);
   const spaceNm = lowestUndersideOf(frame, fromNm, toNm) - framed.headNm;
   // An opening that reaches the plates hangs on them: there is no room for a header, and none is framed.
-  if (spaceNm <= 0) return { pieces: [], problems: [] };
+  if (spaceNm <= 0) return { pieces: [], problems: noRoomForHeader(frame, framed) };
   return frame.wall.parameters.bearing.value ? bearingHead(frame, framed, spaceNm) : flatHead(frame, framed, spaceNm);
+}
+
+/** Right where the wall carries nothing; where it does, the load over the opening has nothing to lie on. */
+function noRoomForHeader(frame: Frame, { opening: { id, name } }: FramedOpening): Problem[] {
+  if (!frame.wall.parameters.bearing.value) return [];
+  const message = `${name} reaches the plates of a wall that carries load: there is no room for a header, and none is counted. Lower the head, or ask the engineer.`;
+  return [problem("no-room-for-header", `openings.${id}`, message)];
 }
 
 function bearingHead(frame: Frame, framed: FramedOpening, spaceNm: Nanometres) {
@@ -65,7 +73,7 @@ function bearingHead(frame: Frame, framed: FramedOpening, spaceNm: Nanometres) {
   const found = headerFor(frame.rules.headerSchedule, framed.rightNm - framed.leftNm);
   if (!found) return { pieces: [], problems: [problem("no-header", path, `${name}: the header schedule is empty.`)] };
   const { row, beyond } = found;
-  const section = frame.context.sections[row.sectionId];
+  const section = ownValue(frame.context.sections, row.sectionId);
   if (!section) {
     const message = `${name}: the header schedule asks for “${row.sectionId}”, which the library lacks.`;
     return { pieces: [], problems: [problem("unknown-section", path, message)] };

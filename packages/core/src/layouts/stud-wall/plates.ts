@@ -1,4 +1,4 @@
-import { type Profile, slopeOf } from "../../parts";
+import { type FramingRole, type Profile, slopeOf } from "../../parts";
 import type { Nanometres } from "../../units";
 import type { FramingPiece } from "../piece";
 import { type Frame, lying } from "./frame";
@@ -15,17 +15,17 @@ function bottomSpans(frame: Frame): Span[] {
   return spans.filter((span) => span.endNm > span.startNm);
 }
 
-function spliceAll(frame: Frame, spans: readonly Span[], below: readonly Nanometres[]): Span[] {
-  const { longestPlateNm, spliceStaggerNm } = frame.rules;
-  return spans.flatMap((span) => spliceSpan(span, longestPlateNm, below, spliceStaggerNm));
+function spliceAll(frame: Frame, role: FramingRole, spans: readonly Span[], below: readonly Nanometres[]): Span[] {
+  const longestNm = frame.longestPlate(role);
+  return spans.flatMap((span) => spliceSpan(span, longestNm, below, frame.rules.spliceStaggerNm));
 }
 
 /** The lowest layer is treated where it lies on concrete or masonry. */
 export function bottomPlates(frame: Frame): FramingPiece[] {
   const { bottomPlates: layers, treatedPlate } = frame.wall.parameters;
-  const spans = spliceAll(frame, bottomSpans(frame), []);
   return Array.from({ length: layers.value }, (_, layer) => {
     const role = layer === 0 && treatedPlate.value ? "treated-plate" : "bottom-plate";
+    const spans = spliceAll(frame, role, bottomSpans(frame), []);
     return spans.map((span, index) =>
       lying(frame, {
         role,
@@ -49,7 +49,7 @@ function levelPlates(frame: Frame, undersideNm: Nanometres): FramingPiece[] {
   let joints: Nanometres[] = [];
   for (let layer = 0; layer < frame.wall.parameters.topPlates.value; layer += 1) {
     const role = layer === 0 ? "top-plate" : "cap-plate";
-    const spans = spliceAll(frame, [{ startNm: 0, endNm: frame.lengthNm }], joints);
+    const spans = spliceAll(frame, role, [{ startNm: 0, endNm: frame.lengthNm }], joints);
     const yNm = undersideNm + layer * frame.thicknessNm;
     for (const [index, { startNm, endNm }] of spans.entries()) {
       pieces.push(lying(frame, { role, id: `${role}-${layer + 1}-${index + 1}`, yNm, fromNm: startNm, toNm: endNm }));
@@ -83,7 +83,8 @@ function slopedPlates(frame: Frame): FramingPiece[] {
   return stretchesOf(frame.profile).flatMap((stretch, stretchIndex) => {
     let joints: Nanometres[] = [];
     return Array.from({ length: layers }, (_, layer) => {
-      const spans = spliceAll(frame, [{ startNm: 0, endNm: stretch.lengthNm }], joints);
+      const role = layer === 0 ? "top-plate" : "cap-plate";
+      const spans = spliceAll(frame, role, [{ startNm: 0, endNm: stretch.lengthNm }], joints);
       joints = jointsOf(spans);
       return spans.map((span, index) => {
         const id = `${layer === 0 ? "top-plate" : "cap-plate"}-${layer + 1}-${stretchIndex + 1}-${index + 1}`;

@@ -217,6 +217,9 @@ describe("sloped tops", () => {
   });
 });
 
+/** Half-inch bolts: seven diameters are 3 1/2 in. */
+const IRC_BOLTS = { boltSpacingNm: feet(6), boltFromEndNm: inches(12), boltLeastFromEndNm: inches(3.5) };
+
 describe("anchor bolts (IRC R403.1.6: at most 6 ft apart, within 12 in of each end, two a piece)", () => {
   it.each([
     [12, 3],
@@ -226,13 +229,25 @@ describe("anchor bolts (IRC R403.1.6: at most 6 ft apart, within 12 in of each e
     [20, 4],
     [26, 5],
   ])("a plate of %d ft has %d", (length, count) => {
-    const places = boltPlaces(feet(length), feet(6), inches(12));
+    const places = boltPlaces(feet(length), IRC_BOLTS);
     expect(places).toHaveLength(count);
     expect(places[0]).toBeLessThanOrEqual(inches(12));
     expect(feet(length) - (places[count - 1] ?? 0)).toBeLessThanOrEqual(inches(12));
     for (const [index, place] of places.slice(1).entries()) {
       expect(place - (places[index] ?? 0)).toBeLessThanOrEqual(feet(6));
     }
+  });
+
+  it.each([
+    [10.5, [3.5, 7]],
+    [12, [3.5, 8.5]],
+    [14, [3.5, 10.5]],
+    [20, [5, 15]],
+    // Too short for two, each seven diameters from an end: one in the middle (IRC R403.1.6, exception for short plates).
+    [10, [5]],
+    [6, [3]],
+  ])("a plate of %d in has them no nearer than seven diameters to its ends", (length, places) => {
+    expect(boltPlaces(inches(length), IRC_BOLTS)).toEqual(places.map(inches));
   });
 });
 

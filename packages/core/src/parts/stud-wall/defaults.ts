@@ -15,7 +15,7 @@ export const FIRST_WALL_ASSEMBLY = { id: "inside-wall", version: 1 };
 export function studWallDefaults(id: string, name: string, context: PartContext): StudWall {
   return {
     kind: "stud-wall",
-    schemaVersion: 4,
+    schemaVersion: 5,
     ...newBase(id, name),
     plan: null,
     ends: { left: "free", right: "free" },

@@ -1,6 +1,16 @@
 import { recordOf, recordsOf } from "../../migrations/fields";
 import type { Migration } from "../../migrations/migrate";
-import { unaskedFramingParameters, unitAllowances } from "./parameters";
+import { LEAST_BLOCKING_NM, LEAST_SPACING_NM, unaskedFramingParameters, unitAllowances } from "./parameters";
+
+/** Spacings below what can be built, which were allowed before: at their least. */
+export function withinLimits(parameters: Record<string, unknown>): Record<string, unknown> {
+  const atLeast = (name: string, leastNm: number) => {
+    const choice = recordOf(parameters[name]);
+    const { value } = choice;
+    return typeof value === "number" && value > 0 && value < leastNm ? { [name]: { ...choice, value: leastNm } } : {};
+  };
+  return { ...parameters, ...atLeast("spacingNm", LEAST_SPACING_NM), ...atLeast("blockingEveryNm", LEAST_BLOCKING_NM) };
+}
 
 export const studWallMigrations: readonly Migration[] = [
   {
@@ -41,4 +51,5 @@ export const studWallMigrations: readonly Migration[] = [
       parameters: { ...unitAllowances("imperial"), ...recordOf(wall.parameters) },
     }),
   },
+  { to: 5, up: (wall) => ({ ...wall, parameters: withinLimits(recordOf(wall.parameters)) }) },
 ];

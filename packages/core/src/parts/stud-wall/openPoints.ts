@@ -1,3 +1,4 @@
+import { ownValue } from "../../records/ownValue";
 import { formatSpacing } from "../../units";
 import { figurePoints } from "../openPointsOf";
 import type { OpenPoint, PartContext } from "../partKind";
@@ -18,14 +19,14 @@ const WORDS: Record<string, string> = {
 };
 
 /** What a choice of a few is called. */
-export const choiceWords = (value: string): string => WORDS[value] ?? value;
+export const choiceWords = (value: string): string => ownValue(WORDS, value) ?? value;
 
 export function parameterText(wall: Pick<StudWall, "parameters">, name: ParameterName, context: PartContext): string {
   const { value } = wall.parameters[name];
   if (typeof value === "boolean") return value ? "Yes" : "No";
   const { kind } = framingParameter(name);
   if (kind === "length") return value === 0 ? "None" : formatSpacing(Number(value), context.system);
-  if (kind === "section") return context.sections[String(value)]?.name ?? String(value);
+  if (kind === "section") return ownValue(context.sections, String(value))?.name ?? String(value);
   return choiceWords(String(value));
 }
 

@@ -10,11 +10,14 @@ export type MeetingStyle = (typeof MEETING_STYLES)[number];
 const lengthNm = (leastNm: number, mostNm: number) => z.int().min(leastNm).max(mostNm);
 const layers = z.int().min(0).max(3);
 const LARGEST_ALLOWANCE_NM = inches(12);
+/** Studs nearer than this, or rows of blocking, are none that anybody builds (common practice). */
+export const LEAST_SPACING_NM = millimetres(200);
+export const LEAST_BLOCKING_NM = millimetres(300);
 
 /** Everything that laying out a stud wall asks for, each with whether a person has confirmed it. */
 export const framingParametersSchema = z.object({
   studSize: chosenSchema(z.string().min(1).max(40)),
-  spacingNm: chosenSchema(lengthNm(100_000_000, 1_300_000_000)),
+  spacingNm: chosenSchema(lengthNm(LEAST_SPACING_NM, 1_300_000_000)),
   layoutFrom: chosenSchema(z.enum(["left", "right"])),
   bottomPlates: chosenSchema(z.int().min(1).max(3)),
   /** The lowest bottom plate lies on concrete or masonry. */
@@ -29,7 +32,7 @@ export const framingParametersSchema = z.object({
   sillPlies: chosenSchema(z.int().min(1).max(2)),
   headerPacking: chosenSchema(z.boolean()),
   /** A row of blocking for each such stretch of stud height; 0 for none. */
-  blockingEveryNm: chosenSchema(lengthNm(0, feet(20))),
+  blockingEveryNm: chosenSchema(z.union([z.literal(0), lengthNm(LEAST_BLOCKING_NM, feet(20))])),
   studsFrom: chosenSchema(z.enum(["timber", "precut"])),
   sheathed: chosenSchema(z.boolean()),
   boardsNear: chosenSchema(layers),
@@ -103,6 +106,16 @@ export const framingParameter = (key: ParameterName): FramingParameter => {
   if (!found) throw new Error(`framingParameter: "${key}" is not described`);
   return found;
 };
+
+/** Whether a value can stand for a framing choice, by what the trade builds. */
+export const standsForFraming = (key: ParameterName, value: unknown): boolean =>
+  framingParametersSchema.shape[key].safeParse({ value, assumed: true }).success;
+
+/** What a choice of a few can be; undefined for what is no such choice. */
+export function framingChoicesOf(key: ParameterName): readonly string[] | undefined {
+  const { value } = framingParametersSchema.shape[key].shape;
+  return value instanceof z.ZodEnum ? value.options.map(String) : undefined;
+}
 
 /** Spacings a builder picks from; both lists are common practice. */
 export const SPACINGS_NM: Record<MeasuringSystem, readonly number[]> = {

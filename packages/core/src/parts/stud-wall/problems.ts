@@ -1,4 +1,5 @@
 import { type Problem, problem } from "../../problems/problem";
+import { ownValue } from "../../records/ownValue";
 import { formatLength, metres, type Nanometres } from "../../units";
 import type { Dimension } from "../dimension";
 import type { PartContext } from "../partKind";
@@ -10,7 +11,7 @@ const HIGHEST_WALL_NM = metres(15);
 
 /** Everything that keeps this wall from being built as measured, each beside its field. */
 export function studWallProblems(wall: StudWall, context: PartContext): readonly Problem[] {
-  if (!context.sections[wall.parameters.studSize.value]) {
+  if (!ownValue(context.sections, wall.parameters.studSize.value)) {
     const message = `There is no stud size “${wall.parameters.studSize.value}” in the library.`;
     return [problem("unknown-section", "parameters.studSize.value", message)];
   }

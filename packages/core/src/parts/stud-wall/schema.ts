@@ -66,7 +66,7 @@ export type WallEnd = (typeof WALL_ENDS)[number];
 
 export const studWallSchema = z.object({
   kind: z.literal("stud-wall"),
-  schemaVersion: z.literal(4),
+  schemaVersion: z.literal(5),
   ...partBase,
   /** Null for a wall measured by itself. */
   plan: wallOnPlanSchema.nullable(),

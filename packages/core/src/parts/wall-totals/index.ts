@@ -1,6 +1,19 @@
 import { z } from "zod";
+import { recordOf } from "../../migrations/fields";
+import type { Migration } from "../../migrations/migrate";
+import { ownValue } from "../../records/ownValue";
 import { type Problem, problem } from "../../problems/problem";
-import { areaOf, feet, formatArea, formatLength, formatRunningLength, millimetres, toMetres } from "../../units";
+import {
+  areaOf,
+  feet,
+  formatArea,
+  formatLength,
+  formatRunningLength,
+  metres,
+  millimetres,
+  toMetres,
+} from "../../units";
+import { sectionOf } from "../section";
 import { newBase, partBase } from "../base";
 import { assumedDimension, dimensionSchema, unmeasured } from "../dimension";
 import { figureSetters } from "../figures";
@@ -8,6 +21,7 @@ import { noDrawing, noOutline } from "../looseDrawing";
 import { figurePoints } from "../openPointsOf";
 import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../partKind";
 import type { QuantityValues } from "../quantity";
+import { withinLimits } from "../stud-wall/migrations";
 import { framingParametersSchema, newFramingParameters } from "../stud-wall/parameters";
 import { WALL_QUANTITIES } from "../stud-wall/quantities";
 import { assemblyRefSchema, choicesSchema } from "../use";
@@ -20,7 +34,7 @@ const countSchema = z.int().min(0).max(10_000);
  */
 export const wallTotalsSchema = z.object({
   kind: z.literal("wall-totals"),
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   ...partBase,
   length: dimensionSchema,
   height: dimensionSchema,
@@ -42,6 +56,11 @@ export const TOTAL_COUNTS = [
   { field: "openings", label: "Openings" },
 ] as const;
 
+/** Spacings within what can be built. */
+const wallTotalsMigrations: readonly Migration[] = [
+  { to: 2, up: (part) => ({ ...part, parameters: withinLimits(recordOf(part.parameters)) }) },
+];
+
 const dimensions = (part: WallTotals): DimensionSlot[] => [
   { path: "length", label: "Length of wall in all", of: "", dimension: part.length },
   { path: "height", label: "Height", of: "", dimension: part.height },
@@ -53,15 +72,45 @@ const dimensions = (part: WallTotals): DimensionSlot[] => [
     : []),
 ];
 
+/** All walls of a large house together come to less. */
+const LONGEST_RUN_NM = metres(5000);
+const HIGHEST_NM = metres(15);
+
+function lengthProblem(part: WallTotals, { system }: PartContext): Problem | undefined {
+  if ((part.length.valueNm ?? 0) <= LONGEST_RUN_NM) return undefined;
+  const most = formatLength(LONGEST_RUN_NM, system);
+  return problem("too-long", "length", `Walls by totals are at most ${most} in all. Check the unit.`);
+}
+
+/** The studs and openings have to have room between the plates. */
+function heightProblem({ height, openings, openingHeight, parameters }: WallTotals, context: PartContext) {
+  const say = (nm: number) => formatLength(nm, context.system);
+  const heightNm = height.valueNm ?? 0;
+  if (heightNm > HIGHEST_NM) {
+    return problem("too-high", "height", `A wall is at most ${say(HIGHEST_NM)} high. Check the unit.`);
+  }
+  const { thicknessNm } = sectionOf(context.sections, parameters.studSize.value);
+  const platesNm = (parameters.bottomPlates.value + parameters.topPlates.value) * thicknessNm;
+  if (heightNm <= platesNm) {
+    return problem("too-low", "height", `The plates alone are ${say(platesNm)}. The walls must be higher.`);
+  }
+  const mostNm = heightNm - parameters.topPlates.value * thicknessNm;
+  if (openings === 0 || (openingHeight.valueNm ?? 0) <= mostNm) return undefined;
+  const message = `An opening ${say(openingHeight.valueNm ?? 0)} high reaches above the underside of the top plates, ${say(mostNm)}.`;
+  return problem("head-above-plate", "openingHeight", message);
+}
+
 function problems(part: WallTotals, context: PartContext): Problem[] {
   const wrong = dimensions(part)
     .filter(({ dimension: { valueNm } }) => valueNm !== null && valueNm <= 0)
     .map(({ path, label }) => problem("not-positive", path, `The ${label.toLowerCase()} is more than zero.`));
   if (wrong.length > 0) return wrong;
-  if (!context.sections[part.parameters.studSize.value]) {
+  if (!ownValue(context.sections, part.parameters.studSize.value)) {
     const message = `There is no stud size “${part.parameters.studSize.value}” in the library.`;
     return [problem("unknown-section", "parameters.studSize.value", message)];
   }
+  const misfit = heightProblem(part, context) ?? lengthProblem(part, context);
+  if (misfit) return [misfit];
   const widthNm = (part.openingWidth.valueNm ?? 0) * part.openings;
   const lengthNm = part.length.valueNm;
   if (lengthNm === null || widthNm < lengthNm) return [];
@@ -93,10 +142,10 @@ export const wallTotalsKind: PartKind<WallTotals> = {
   kind: "wall-totals",
   label: "Walls by totals",
   schema: wallTotalsSchema,
-  migrations: [],
+  migrations: wallTotalsMigrations,
   defaults: (id, name, { system }) => ({
     kind: "wall-totals",
-    schemaVersion: 1,
+    schemaVersion: 2,
     ...newBase(id, name),
     length: unmeasured,
     height: assumedDimension(system === "imperial" ? feet(8) : millimetres(2400)),
