@@ -13,7 +13,8 @@ import { findAssembly, type Library } from "./library";
 import type { Assembly } from "./schema";
 import { type HouseStandard, standardValue } from "./standard";
 
-type Default = { readonly key: keyof FramingParameters; readonly value: Scalar };
+/** `decided`: by the house, whose decision is no assumption. */
+type Default = { readonly key: keyof FramingParameters; readonly value: Scalar; readonly decided: boolean };
 type Defaults = {
   readonly standard: HouseStandard | undefined;
   readonly all: readonly Default[];
@@ -29,12 +30,12 @@ function defaultsOf(assembly: Assembly, standard: HouseStandard | undefined): De
   const problems: Problem[] = [];
   const all = FRAMING_PARAMETERS.flatMap(({ key, name, label }): Default[] => {
     const line = [
-      { from: standard?.name ?? "", value: standardValue(standard, assembly.id, name) },
-      { from: assembly.name, value: assembly.parameters.find((each) => each.name === name)?.default },
+      { from: standard?.name ?? "", decided: true, value: standardValue(standard, assembly.id, name) },
+      { from: assembly.name, decided: false, value: assembly.parameters.find((each) => each.name === name)?.default },
     ];
-    for (const { from, value } of line) {
+    for (const { from, value, decided } of line) {
       if (value === undefined) continue;
-      if (standsForFraming(key, value)) return [{ key, value }];
+      if (standsForFraming(key, value)) return [{ key, value, decided }];
       const message = `${label}: “${from}” says ${String(value)}, which nobody can build by. The next in line is used.`;
       problems.push(problem("out-of-limits", `parameters.${key}`, message));
     }
@@ -52,16 +53,16 @@ export const framingDefaultProblems = (assembly: Assembly, standard: HouseStanda
 type Framed = { readonly parameters: FramingParameters; readonly assembly: { readonly id: string } };
 
 /**
- * A wall with its assumed choices as its assembly and the house have them. What a person confirmed stays. The same wall
- * where nothing differs.
+ * A wall with its assumed choices as its assembly and the house have them; what the house says is decided. What a person
+ * confirmed stays. The same wall where nothing differs.
  */
 export function settleFraming<P extends Framed>(part: P, assembly: Assembly, standard: HouseStandard | undefined): P {
-  const differing = defaultsOf(assembly, standard).all.filter(({ key, value }) => {
+  const differing = defaultsOf(assembly, standard).all.filter(({ key, value, decided }) => {
     const now = part.parameters[key];
-    return now.assumed && now.value !== value;
+    return now.assumed && (now.value !== value || decided);
   });
   if (differing.length === 0) return part;
-  const changed = Object.fromEntries(differing.map(({ key, value }) => [key, { value, assumed: true }]));
+  const changed = Object.fromEntries(differing.map(({ key, value, decided }) => [key, { value, assumed: !decided }]));
   // Each was checked against its own schema when the defaults were read.
   return { ...part, parameters: { ...part.parameters, ...changed } as FramingParameters };
 }

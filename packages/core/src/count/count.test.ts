@@ -1,6 +1,6 @@
+import { fixingsInSheet } from "../assemblies";
 import { contexts, elevationOf, library, openingOf, wallOf } from "../testing/library";
 import { feet, inches, millimetres } from "../units";
-import { fixingsInSheet } from "../assemblies";
 import { countPart } from "./index";
 
 const bearing = wallOf("imperial", {

@@ -10,8 +10,8 @@ import { orderJob } from "../order";
 import {
   enterDimension,
   kindOf,
-  type Part,
   PART_KINDS,
+  type Part,
   rectangleDefaults,
   type StudWall,
   studWallKind,

@@ -1,7 +1,7 @@
 import { type CompiledRule, fillTemplate, standardValue, standardWaste, type Value } from "../assemblies";
 import { type FramingPiece, isFraming, type Piece } from "../layouts";
-import { ownValue } from "../records/ownValue";
 import { sectionOf } from "../parts";
+import { ownValue } from "../records/ownValue";
 import type { Nanometres } from "../units";
 import { CountedLine } from "./countedLine";
 import type { Basis } from "./countLine";

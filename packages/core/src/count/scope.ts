@@ -1,6 +1,6 @@
 import { type CompiledAssembly, fillTemplate, type Ground, type KnownName, type Value } from "../assemblies";
-import { ownValue } from "../records/ownValue";
 import { choiceWords, type PartContext } from "../parts";
+import { ownValue } from "../records/ownValue";
 import { formatArea, formatLengthInWords, formatRunningLength, formatSpacing, formatVolume, NM_PER_M } from "../units";
 
 type Told = {

@@ -1,5 +1,6 @@
 export * from "./area";
 export * from "./base";
+export * from "./confirm";
 export * from "./dimension";
 export * from "./entry";
 export * from "./framingRoles";

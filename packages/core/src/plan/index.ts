@@ -2,6 +2,7 @@ export * from "./copyStorey";
 export * from "./draw";
 export * from "./footprint";
 export * from "./measures";
+export * from "./newWall";
 export * from "./openings";
 export * from "./place";
 export * from "./points";

@@ -228,13 +228,18 @@ describe("stud walls that stand on the plan", () => {
     expect(moved).toMatchObject({ length: { valueNm: feet(11) }, height: { valueNm: feet(9) } });
   });
 
-  it("say so when the ceiling over them slopes, until their height is measured", () => {
+  it("say so when the ceiling over them slopes, nobody knows how, until their height is measured", () => {
     const shape = { value: "sloped" as const, assumed: false };
-    const sloped = { ...hall, ceiling: { ...hall.ceiling, shape, pitchDegrees: 30 } };
-    const points = (wall: StudWall) => planPoints([sloped, wall], planJob([sloped, wall]), context);
+    const sloped = (pitchDegrees: number | null) => ({ ...hall, ceiling: { ...hall.ceiling, shape, pitchDegrees } });
+    const paths = (room: Room, wall: StudWall) =>
+      planPoints([room, wall], planJob([room, wall]), context).flatMap(({ point }) =>
+        point.path === "height" ? [point.kind] : [],
+      );
     const wall = wallOn("w", "hall", "b", { how: "whole" });
-    expect(points(wall)).toMatchObject([{ partId: "w", point: { path: "height", kind: "assumed" } }]);
-    expect(points({ ...wall, height: measured(feet(9), "9'") })).toEqual([]);
+    expect(paths(sloped(null), wall)).toEqual(["assumed"]);
+    expect(paths(sloped(null), { ...wall, height: measured(feet(9), "9'") })).toEqual([]);
+    // It follows a slope that is known.
+    expect(paths(sloped(30), wall)).toEqual([]);
   });
 
   it("wait, and say why, while their room does not close or is gone", () => {

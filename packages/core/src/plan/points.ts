@@ -1,7 +1,9 @@
+import { distance } from "../geometry";
 import { type OpenPoint, type Part, type PartContext, type StudWall, type WallOnPlan, walkPoint } from "../parts";
 import { formatArea, formatLength, millimetres, type Nanometres } from "../units";
+import { beyondOf, OUTSIDE_WALL } from "./newWall";
 import { openingsIn } from "./openings";
-import { roomsAlong, type StandingWall, standingWall } from "./resolve";
+import { cutThrough, leftOutOf, roomsAlong, type StandingWall, standingWall } from "./resolve";
 import type { JobPlan, StoreyPlan } from "./storeyPlan";
 
 /** An open point of the plan, beside the part where it can be settled. */
@@ -106,15 +108,64 @@ function wallPoints(parts: readonly Part[], plan: JobPlan, context: PartContext)
   return parts.flatMap((part): PlanPoint[] => {
     if (part.kind !== "stud-wall" || !part.plan) return [];
     const standing = standingWall(part, plan);
-    const point = standing ? slopePoint(part, standing) : noLengthPoint(part, part.plan, plan, context);
-    return point ? [{ partId: part.id, partName: part.name, point }] : [];
+    const points = standing
+      ? [slopePoint(part, standing), ...leftOutPoints(part, standing, plan, context), sidePoint(part, standing)]
+      : [noLengthPoint(part, part.plan, plan, context)];
+    return points.flatMap((point) => (point ? [{ partId: part.id, partName: part.name, point }] : []));
   });
 }
 
+/** Stretches past a recess or bump, and openings that a stretch cuts through: nothing of them is counted by this wall. */
+function leftOutPoints(wall: StudWall, standing: StandingWall, plan: JobPlan, { system }: PartContext): OpenPoint[] {
+  const { faces, openings } = leftOutOf(wall, standing, plan);
+  const built = new Set(builtBeside(wall, plan));
+  const lacking = faces.filter(({ face }) => !built.has(face.id));
+  const lengthNm = lacking.reduce((sum, { from, to }) => sum + distance(from, to), 0);
+  const doors = openings.filter(({ face }) => !built.has(face.face.id)).map(({ opening }) => opening.name);
+  const withDoors = doors.length > 0 ? ` with ${doors.join(", ")}` : "";
+  const beyond = `${wall.name} goes on past a recess or bump: ${formatLength(Math.round(lengthNm), system)} of it${withDoors} is not built by this wall. Build that stretch from its room`;
+  return [
+    ...(lacking.length > 0 ? [{ path: "plan.hostId", kind: "conflict" as const, message: beyond }] : []),
+    ...cutThrough(standing).map(({ opening }): OpenPoint => {
+      const message = `${opening.name} lies across the end of ${wall.name}: it is not framed in it. Move the end of the stretch`;
+      return { path: `plan.cut.${opening.id}`, kind: "conflict", message };
+    }),
+  ];
+}
+
+/** Faces of the same room that other stud walls of the job build. */
+const builtBeside = (wall: StudWall, plan: JobPlan): readonly string[] =>
+  plan.walls.flatMap((other) => {
+    const standing = other.id === wall.id ? undefined : standingWall(other, plan);
+    return standing && other.plan?.roomId === wall.plan?.roomId
+      ? standing.wall.faces.filter((face) => face.roomId === wall.plan?.roomId).map(({ face }) => face.id)
+      : [];
+  });
+
+/** What is taken for outside or inside, until somebody settles whether it carries load. */
+function sidePoint(wall: StudWall, standing: StandingWall): OpenPoint | undefined {
+  if (!wall.parameters.bearing.assumed) return undefined;
+  const beyond = beyondOf(standing);
+  if (beyond === "nothing" && wall.assembly.id !== OUTSIDE_WALL) {
+    const message = `Nothing lies beyond ${wall.name} on the plan, and it is not built as an outside wall`;
+    return { path: "assembly", kind: "conflict", message };
+  }
+  if (beyond === "part") {
+    const message = `Part of ${wall.name} has nothing beyond it on the plan: check what it is built as`;
+    return { path: "assembly", kind: "assumed", message };
+  }
+  if (beyond !== "nothing") return undefined;
+  const message = `${wall.name} is taken for an outside wall: nothing lies beyond it on the plan`;
+  return { path: "assembly", kind: "assumed", message };
+}
+
 function slopePoint(wall: StudWall, standing: StandingWall): OpenPoint | undefined {
-  const sloped = roomsAlong(standing).find((room) => room.ceiling.shape.value !== "level");
+  const sloped = roomsAlong(standing).find(
+    ({ ceiling }) =>
+      ceiling.shape.value !== "level" && ceiling.pitchDegrees === null && ceiling.highHeight.valueNm === null,
+  );
   if (!sloped || !wall.height.assumed) return undefined;
-  const message = `The ceiling of ${sloped.name} slopes; ${wall.name} is framed level, at its lowest height`;
+  const message = `The ceiling of ${sloped.name} slopes, nobody has said how much; ${wall.name} is framed level, at its lowest height`;
   return { path: "height", kind: "assumed", message };
 }
 

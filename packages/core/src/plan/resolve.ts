@@ -1,4 +1,6 @@
 import {
+  isFaceOf,
+  lengthPathOf,
   measured,
   type Opening,
   type Part,
@@ -46,28 +48,74 @@ function spanOf({ stretch }: WallOnPlan, wall: PlanWall, faces: readonly PlacedF
   };
 }
 
+type OfPlan = { readonly wall: PlanWall; readonly storey: StoreyPlan; readonly faces: readonly PlacedFace[] };
+
+/** Every wall of the plan along what a stud wall names: several where a recess or bump lies between. */
+function wallsNamed({ roomId, hostId }: WallOnPlan, plan: JobPlan): OfPlan[] {
+  return plan.storeys.flatMap((storey) =>
+    storey.walls.flatMap((wall) => {
+      const faces = wall.faces.filter((face) => face.roomId === roomId && isFaceOf(face.face, hostId));
+      return faces.length > 0 ? [{ wall, storey, faces }] : [];
+    }),
+  );
+}
+
+const overlapNm = (a: Span, b: Span): number => Math.min(a.toNm, b.toNm) - Math.max(a.fromNm, b.fromNm);
+
+/** The wall that most of a stretch lies along; for a whole wall or a room's side of it, the first. */
+function chosenOf(onPlan: WallOnPlan, walls: readonly OfPlan[]): OfPlan | undefined {
+  const { stretch } = onPlan;
+  if (stretch.how !== "part") return walls[0];
+  const [from, to] = [stretch.from.valueNm ?? 0, stretch.to.valueNm ?? 0];
+  const wanted = { fromNm: Math.min(from, to), toNm: Math.max(from, to) };
+  const reach = ({ faces }: OfPlan) =>
+    Math.max(...faces.map(({ face }) => overlapNm(wanted, { fromNm: face.startNm, toNm: face.endNm })));
+  return walls.reduce<OfPlan | undefined>(
+    (best, each) => (!best || reach(each) > reach(best) ? each : best),
+    undefined,
+  );
+}
+
 /** Undefined while its room is not on the plan: gone, or not closed. */
 export function standingWall(studWall: StudWall, plan: JobPlan): StandingWall | undefined {
   const { plan: onPlan } = studWall;
-  if (!onPlan) return undefined;
-  for (const storey of plan.storeys) {
-    for (const wall of storey.walls) {
-      const faces = wall.faces.filter((face) => face.roomId === onPlan.roomId && face.face.hostId === onPlan.hostId);
-      const [face] = faces;
-      const span = spanOf(onPlan, wall, faces);
-      const room = storey.rooms.find((each) => each.room.id === onPlan.roomId);
-      if (!face || !span || !room) continue;
-      const along = face.heading.x * wall.direction.x + face.heading.y * wall.direction.y > 0;
-      return { wall, storey, ...span, leftIsFrom: along === room.outline.clockwise };
-    }
-  }
-  return undefined;
+  const chosen = onPlan && chosenOf(onPlan, wallsNamed(onPlan, plan));
+  if (!onPlan || !chosen) return undefined;
+  const { wall, storey, faces } = chosen;
+  const [face] = faces;
+  const span = spanOf(onPlan, wall, faces);
+  const room = storey.rooms.find((each) => each.room.id === onPlan.roomId);
+  if (!face || !span || !room) return undefined;
+  const along = face.heading.x * wall.direction.x + face.heading.y * wall.direction.y > 0;
+  return { wall, storey, ...span, leftIsFrom: along === room.outline.clockwise };
 }
+
+/** What a stud wall names and does not build: other stretches of a run past a recess or bump, with the openings in them. */
+export type LeftOut = { readonly faces: readonly PlacedFace[]; readonly openings: readonly PlanOpening[] };
+
+export function leftOutOf(studWall: StudWall, standing: StandingWall, plan: JobPlan): LeftOut {
+  const { plan: onPlan } = studWall;
+  if (!onPlan || onPlan.stretch.how === "part") return { faces: [], openings: [] };
+  const others = wallsNamed(onPlan, plan).filter(({ wall }) => wall !== standing.wall);
+  const faces = others.flatMap((each) => each.faces);
+  const ids = new Set(faces.map(({ face }) => face.id));
+  const openings = others
+    .flatMap(({ wall, storey }) => openingsIn(wall, storey.rooms))
+    .filter(({ face }) => ids.has(face.face.id));
+  return { faces, openings };
+}
+
+/** Openings that the end of a stretch cuts through: they are framed in none of its sides. */
+export const cutThrough = (standing: StandingWall): readonly PlanOpening[] =>
+  openingsIn(standing.wall, standing.storey.rooms).filter(
+    ({ fromNm, toNm }) =>
+      overlapNm({ fromNm, toNm }, standing) > 0 && (fromNm < standing.fromNm || toNm > standing.toNm),
+  );
 
 /** The stretches of a room's wall that a standing wall is built along; none where it only stands in line with it. */
 export function stretchesOf({ wall, fromNm, toNm }: StandingWall, roomId: string, hostId: string): readonly Span[] {
   return wall.faces
-    .filter((face) => face.roomId === roomId && face.face.hostId === hostId)
+    .filter((face) => face.roomId === roomId && isFaceOf(face.face, hostId))
     .map((face) => stretchOn(wall, face, face.face.startNm, face.face.endNm))
     .map((face) => ({ fromNm: Math.max(face.fromNm, fromNm), toNm: Math.min(face.toNm, toNm) }))
     .filter((span) => span.toNm > span.fromNm);
@@ -114,16 +162,26 @@ function heightOf(studWall: StudWall, standing: StandingWall): StudWall["height"
   return highest?.valueNm ? { valueNm: highest.valueNm, typed: "", assumed: highest.assumed } : studWall.height;
 }
 
+/** Which of the room's figures the wall's length is read as. */
+function lengthFrom({ roomId, hostId }: WallOnPlan, { wall }: StandingWall): Pick<WallOnPlan, "lengthPath"> {
+  const found = wall.faces.find((face) => face.roomId === roomId && isFaceOf(face.face, hostId));
+  return found ? { lengthPath: lengthPathOf(found.face) } : {};
+}
+
 /** Its own where somebody has said what it is; else as the ceilings along it run. */
 function topOf(
   studWall: StudWall,
   plan: WallOnPlan,
   standing: StandingWall,
 ): Pick<StudWall, "height" | "shape" | "plan"> {
-  const own = { height: heightOf(studWall, standing), shape: studWall.shape, plan: { ...plan, underCeiling: false } };
+  const own = {
+    height: heightOf(studWall, standing),
+    shape: studWall.shape,
+    plan: { ...plan, ...lengthFrom(plan, standing), underCeiling: false },
+  };
   if (!studWall.height.assumed || studWall.shape.how !== "level") return own;
   const top = topUnderCeilings(standing, standing.storey.rooms);
-  return top ? { ...top, plan: { ...plan, underCeiling: true } } : own;
+  return top ? { ...top, plan: { ...own.plan, underCeiling: true } } : own;
 }
 
 function endsOf({ wall, fromNm, toNm, leftIsFrom }: StandingWall): StudWall["ends"] {

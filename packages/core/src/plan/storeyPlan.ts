@@ -1,5 +1,13 @@
 import { type Bounds, boundsOf, overlapArea, type Polygon } from "../geometry";
-import { ALONE, type Part, type Room, type SharedOpening, type StoreyPart, type Surroundings } from "../parts";
+import {
+  ALONE,
+  type Part,
+  type Room,
+  type SharedOpening,
+  type StoreyPart,
+  type StudWall,
+  type Surroundings,
+} from "../parts";
 import { metres, type SquareMetres } from "../units";
 import { type Footprint, footprintOf } from "./footprint";
 import { sharedOpenings } from "./openings";
@@ -19,7 +27,11 @@ export type StoreyPlan = {
   readonly surroundings: ReadonlyMap<string, Surroundings>;
 };
 
-export type JobPlan = { readonly storeys: readonly StoreyPlan[] };
+export type JobPlan = {
+  readonly storeys: readonly StoreyPlan[];
+  /** The stud walls of the job, as they were entered. */
+  readonly walls: readonly StudWall[];
+};
 
 /** Rounding and thin slivers of a joined wall are no overlap. */
 const LEAST_OVERLAP: SquareMetres = 0.02;
@@ -76,6 +88,7 @@ export function planJob(parts: readonly Part[]): JobPlan {
   const rooms = parts.filter((part): part is Room => part.kind === "room");
   const storeys = parts.filter((part): part is StoreyPart => part.kind === "storey");
   return {
+    walls: parts.filter((part): part is StudWall => part.kind === "stud-wall"),
     storeys: storeyNames(parts).map((name) =>
       planStorey(
         name,

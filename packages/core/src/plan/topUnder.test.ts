@@ -47,12 +47,16 @@ describe("a wall under a sloped ceiling", () => {
   });
 
   it("is level along the slope's foot, and at its own height where that is typed", () => {
-    expect(topOf(loft, "a")).toMatchObject({ heightNm: feet(8), shape: { how: "level" }, underCeiling: false });
+    expect(topOf(loft, "a")).toMatchObject({ heightNm: feet(8), shape: { how: "level" } });
     const typed = { ...wallOn("b"), height: measured(feet(9), "9'") };
     expect(resolveWall(typed, planJob([loft]))).toMatchObject({
       height: { valueNm: feet(9) },
       shape: { how: "level" },
     });
+  });
+
+  it("is level along the slope's head, and as high as the ceiling is there", () => {
+    expect(topOf(loft, "c")).toMatchObject({ heightNm: feet(11), shape: { how: "level" }, underCeiling: true });
   });
 
   it("is the same wherever the room stands and however it is turned", () => {

@@ -37,8 +37,11 @@ type Top = Pick<StudWall, "height" | "shape">;
 function topOf(profile: Profile): Top | undefined {
   const [left, ridge] = profile;
   const right = profile[profile.length - 1];
-  if (!left || !ridge || !right || profile.every((point) => alike(point.yNm, left.yNm))) return undefined;
+  if (!left || !ridge || !right) return undefined;
   const figure = (nm: number) => measured(nm, "");
+  // Along the high side of a slope the wall is level, and as high as the ceiling is there.
+  if (profile.every((point) => alike(point.yNm, left.yNm)))
+    return { height: figure(left.yNm), shape: { how: "level" } };
   if (profile.length === 2) {
     const up = left.yNm > right.yNm ? "left" : "right";
     const [lowNm, highNm] = up === "left" ? [right.yNm, left.yNm] : [left.yNm, right.yNm];
@@ -55,9 +58,10 @@ function topOf(profile: Profile): Top | undefined {
   return { height: figure(left.yNm), shape: { how: "points", points } };
 }
 
-/** The sloped top that the highest of the ceilings along a wall gives it; undefined where that one is level along it. */
+/** The top that the highest of the sloped ceilings along a wall gives it; undefined where all of them are level. */
 export function topUnderCeilings(standing: StandingWall, rooms: readonly PlacedRoom[]): Top | undefined {
   const [first, ...others] = rooms
+    .filter(({ room }) => room.ceiling.shape.value !== "level")
     .map((room) => profileUnder(standing, room))
     .filter((profile) => profile !== undefined);
   return first && topOf(others.reduce((best, next) => (highest(next) > highest(best) ? next : best), first));

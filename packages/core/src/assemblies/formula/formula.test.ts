@@ -213,7 +213,7 @@ describe("a formula that nobody wrote", () => {
     };
     expect(codeOf(`${"(".repeat(30)}1${")".repeat(30)}`)).toBe("taken");
     expect(codeOf(`${"(".repeat(199)}1${")".repeat(199)}`)).toBe("too-deep");
-    for (const text of ["(".repeat(400), "-".repeat(399) + "1", "2^".repeat(199) + "2", "1?".repeat(199) + "1"]) {
+    for (const text of ["(".repeat(400), `${"-".repeat(399)}1`, `${"2^".repeat(199)}2`, `${"1?".repeat(199)}1`]) {
       expect(codeOf(text)).not.toBe("taken");
     }
     expect(codeOf(`1${"+1".repeat(199)}`)).toBe("taken");

@@ -1,5 +1,5 @@
 import { isPieceRole, type PieceRole, SHEET_ROLES, type SheetRole } from "../../parts";
-import { areaOf, NM_PER_M, type Nanometres, piecesAtSpacing, spacesIn } from "../../units";
+import { areaOf, type Nanometres, NM_PER_M, piecesAtSpacing, spacesIn } from "../../units";
 import type { LaidOut, SheetDimensions } from "./laidOut";
 import { AREA, COUNT, type FormulaType, LENGTH } from "./types";
 

@@ -15,10 +15,9 @@ import { ownValue } from "../../records/ownValue";
 import { type Nanometres, NM_PER_M } from "../../units";
 import { framingChoices, settledChoices } from "../framingChoices";
 import type { LaidPart } from "../laidPart";
+import { tooManyPieces } from "../tooManyPieces";
 import { framingWorking } from "./framing";
 import { laidSheets, m2, sheetsOf, sheetWorking } from "./sheets";
-
-import { tooManyPieces } from "../tooManyPieces";
 import { wallWords } from "./words";
 
 /** Lays out one stud wall. It must be measured and free of problems. Without framing rules there is nothing to lay out. */

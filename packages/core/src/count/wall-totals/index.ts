@@ -10,8 +10,8 @@ import { boltPlaces, headerFor, type LongestPlate, lappedCourses, spliceSpan } f
 import {
   ALONE,
   type CornerStyle,
-  type PartContext,
   type FramingRole,
+  type PartContext,
   type PieceRole,
   type Profile,
   type SheetRole,
@@ -22,8 +22,8 @@ import {
 import { ownValue } from "../../records/ownValue";
 import { areaOf, type Nanometres, piecesAtSpacing, spacesIn, toMetres, wholePacks } from "../../units";
 import { framingChoices, type SettledChoices, settledChoices } from "../framingChoices";
-import { tooManyInAll } from "../tooManyPieces";
 import type { LaidPart, RoleWorking } from "../laidPart";
+import { tooManyInAll } from "../tooManyPieces";
 
 /** Extra studs at a corner beyond the one the run has there; two of them make the usual three (common practice). */
 const CORNER_EXTRA: Record<CornerStyle, number> = { "two-stud": 1, "three-stud": 2, "four-stud": 3 };

@@ -40,6 +40,7 @@ export const roomKind: PartKind<Room, PlanDrawing> = {
   }),
 };
 
+export * from "./builtWalls";
 export * from "./ceiling";
 export * from "./corners";
 export * from "./defaults";

@@ -53,7 +53,7 @@ function withShapeFigure(shape: WallShape, path: string, to: (now: Dimension) =>
 /** On the plan, length and openings are the room's; a stretch's ends and the height are the wall's own. */
 function dimensionsOnPlan(
   wall: StudWall,
-  { roomId, hostId, stretch, underCeiling }: WallOnPlan,
+  { roomId, hostId, stretch, underCeiling, lengthPath }: WallOnPlan,
 ): readonly DimensionSlot[] {
   const own: DimensionSlot[] =
     stretch.how === "part"
@@ -62,7 +62,7 @@ function dimensionsOnPlan(
           { path: "plan.to", label: "To", of: "", dimension: stretch.to },
         ]
       : [];
-  const typedOn = { partId: roomId, path: `runs.${hostId}.length` };
+  const typedOn = { partId: roomId, path: lengthPath ?? `runs.${hostId}.length` };
   const ofCeiling = (field: "height" | "highHeight") =>
     underCeiling ? { typedOn: { partId: roomId, path: `ceiling.${field}` } } : {};
   return [

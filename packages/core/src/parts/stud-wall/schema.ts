@@ -30,8 +30,8 @@ export type Opening = z.infer<typeof openingSchema>;
 /** Which wall of a room it is built as, and how much of it; its figures then come from the plan. */
 export const wallOnPlanSchema = z.object({
   roomId: z.string().min(1).max(40),
-  /** The run, or the recess or bump whose back it is. */
-  hostId: z.string().min(1).max(40),
+  /** The run, the recess or bump whose back it is, or any face of the room's outline by its id. */
+  hostId: z.string().min(1).max(140),
   stretch: z.discriminatedUnion("how", [
     /** As far as the wall goes on the plan, past the rooms along it. */
     z.object({ how: z.literal("whole") }),
@@ -42,6 +42,8 @@ export const wallOnPlanSchema = z.object({
   ]),
   /** Known from the plan: the wall's top is that of a sloped ceiling, and its figures are the room's. */
   underCeiling: z.boolean().optional(),
+  /** Known from the plan: the room's figure that its length is read as. */
+  lengthPath: z.string().max(140).optional(),
 });
 export type WallOnPlan = z.infer<typeof wallOnPlanSchema>;
 

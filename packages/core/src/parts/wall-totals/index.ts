@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { recordOf } from "../../migrations/fields";
 import type { Migration } from "../../migrations/migrate";
-import { ownValue } from "../../records/ownValue";
 import { type Problem, problem } from "../../problems/problem";
+import { ownValue } from "../../records/ownValue";
 import {
   areaOf,
   feet,
@@ -13,7 +13,6 @@ import {
   millimetres,
   toMetres,
 } from "../../units";
-import { sectionOf } from "../section";
 import { newBase, partBase } from "../base";
 import { assumedDimension, dimensionSchema, unmeasured } from "../dimension";
 import { figureSetters } from "../figures";
@@ -21,6 +20,7 @@ import { noDrawing, noOutline } from "../looseDrawing";
 import { figurePoints } from "../openPointsOf";
 import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../partKind";
 import type { QuantityValues } from "../quantity";
+import { sectionOf } from "../section";
 import { withinLimits } from "../stud-wall/migrations";
 import { framingParametersSchema, newFramingParameters } from "../stud-wall/parameters";
 import { WALL_QUANTITIES } from "../stud-wall/quantities";
