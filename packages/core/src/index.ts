@@ -19,4 +19,6 @@ export * from "./plan";
 export * from "./price/records";
 export * from "./problems/problem";
 export * from "./quote";
+export * from "./records/ownValue";
+export * from "./records/recordKind";
 export * from "./units";

@@ -1,9 +1,10 @@
+import { createHash } from "node:crypto";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { LARGEST_PHOTO_BYTES } from "@wide-porch/core";
 import compression from "compression";
 import cookieParser from "cookie-parser";
-import express, { type Express, type RequestHandler } from "express";
+import express, { type Express, type Request, type RequestHandler } from "express";
 import { ipKeyGenerator, rateLimit } from "express-rate-limit";
 import helmet from "helmet";
 import type { Logger } from "pino";
@@ -25,6 +26,8 @@ import { sessionEndpoints } from "./sessions/routes";
 import { readSession, requireCsrfToken, requireSignedIn } from "./sessions/signedIn";
 
 const WRONG_SIGN_INS = 10;
+/** Whoever it is for: one place tries no list of people. A site office shares one. */
+const WRONG_SIGN_INS_FROM_A_PLACE = 60;
 const WINDOW_MS = 10 * 60_000;
 const LARGEST_BODY = "4mb";
 /** A job file carries the job's photos. */
@@ -42,16 +45,32 @@ export const allEndpoints = (dataSource: DataSource, config: Pick<Config, "demo"
   ...assemblyEndpoints(dataSource),
 ];
 
-/** Wrong sign-ins from one place for one person, counted in MariaDB. Right ones do not count. */
-const signInLimit = (dataSource: DataSource): RequestHandler =>
+const placeOf = (request: Request): string => ipKeyGenerator(request.ip ?? "");
+
+/** The person a sign-in is for, however their address was typed; a hash, as it may be any text. */
+const personOf = (request: Request): string =>
+  createHash("sha256")
+    .update(
+      String(request.body?.email ?? "")
+        .trim()
+        .toLowerCase(),
+    )
+    .digest("hex");
+
+/** Wrong sign-ins, counted in MariaDB. Right ones do not count. */
+const signInLimit = (
+  dataSource: DataSource,
+  limit: number,
+  keyGenerator: (request: Request) => string,
+): RequestHandler =>
   rateLimit({
     windowMs: WINDOW_MS,
-    limit: WRONG_SIGN_INS,
+    limit,
     skipSuccessfulRequests: true,
     standardHeaders: "draft-8",
     legacyHeaders: false,
     store: new AttemptStore(dataSource),
-    keyGenerator: (request) => `${ipKeyGenerator(request.ip ?? "")} ${String(request.body?.email ?? "").slice(0, 120)}`,
+    keyGenerator,
     handler: (_request, _response, next) =>
       next(new HttpProblem(429, { detail: "Too many wrong passwords. Wait ten minutes and try again." })),
   });
@@ -77,7 +96,11 @@ function apiRouter(dataSource: DataSource, config: Config): express.Router {
   // A little more than a photo may be, so that one too large is told so in words.
   router.use(PHOTO_PATH, requireSignedIn, express.raw({ type: () => true, limit: LARGEST_PHOTO_BYTES + 1024 }));
   router.use(express.json({ limit: LARGEST_BODY }));
-  router.post("/session", signInLimit(dataSource));
+  router.post(
+    "/session",
+    signInLimit(dataSource, WRONG_SIGN_INS_FROM_A_PLACE, (request) => `place ${placeOf(request)}`),
+    signInLimit(dataSource, WRONG_SIGN_INS, (request) => `${placeOf(request)} ${personOf(request)}`),
+  );
   mount(router, endpoints);
   router.use(unknownRoute);
   return router;

@@ -1,4 +1,4 @@
-import { isPieceRole, type PieceRole } from "../parts";
+import { FRAMING_PARAMETERS, isPieceRole, type PieceRole, standsForFraming } from "../parts";
 import {
   type CompiledFormula,
   checkFormula,
@@ -18,7 +18,7 @@ import {
   unitOf,
 } from "./formula";
 import { knownNames, parameterProblem } from "./parameters";
-import type { Assembly, AssemblyRule } from "./schema";
+import type { Assembly, AssemblyParameter, AssemblyRule } from "./schema";
 import { readTemplate, type Template } from "./template";
 
 /** Something wrong in an assembly: where in its record, and where in the formula there. */
@@ -200,9 +200,17 @@ function duplicateNames(assembly: Assembly): AssemblyProblem[] {
   ];
 }
 
+function framingProblem({ appliesTo, framing }: Assembly, { name, label, default: value }: AssemblyParameter) {
+  const own = appliesTo === "stud-wall" && framing ? FRAMING_PARAMETERS.find((each) => each.name === name) : undefined;
+  return own && !standsForFraming(own.key, value)
+    ? `${label}: ${String(value)} is nothing that a wall is built by.`
+    : undefined;
+}
+
 const parameterProblems = (assembly: Assembly): AssemblyProblem[] =>
   assembly.parameters.flatMap((parameter, index) => {
-    const wrong = parameterProblem(parameter, parameter.default, assembly.system);
+    const wrong =
+      parameterProblem(parameter, parameter.default, assembly.system) ?? framingProblem(assembly, parameter);
     return wrong === undefined ? [] : [problemAt("bad-default", `parameters.${index}.default`, wrong)];
   });
 

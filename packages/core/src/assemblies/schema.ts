@@ -2,6 +2,7 @@ import { z } from "zod";
 import { recordOf } from "../migrations/fields";
 import type { Migration } from "../migrations/migrate";
 import { scalarSchema } from "../parts";
+import type { RecordKind } from "../records/recordKind";
 import { inches, millimetres, NM_PER_M } from "../units";
 
 /** Longer ones are no formula that anybody wrote, and the reader goes down one level for each bracket. */
@@ -166,10 +167,11 @@ const atLeast = (value: unknown, leastNm: number): unknown =>
 
 export const assemblyMigrations: readonly Migration[] = [
   // Version 1 was never stored outside a test.
-  { to: 2, up: (assembly) => assembly },
+  { to: 2, name: "framing-by-schedule", up: (assembly) => assembly },
   {
     // How near to a plate's end a bolt may be, and least values by what the trade has.
     to: 3,
+    name: "bolts-and-least-values",
     up: (assembly) => {
       if (assembly.framing === undefined) return assembly;
       const framing = recordOf(assembly.framing);
@@ -190,6 +192,12 @@ export const assemblyMigrations: readonly Migration[] = [
     },
   },
 ];
+
+export const assemblyRecord: RecordKind<Assembly> = {
+  name: "Assembly",
+  schema: assemblySchema,
+  migrations: assemblyMigrations,
+};
 
 /** The published JSON Schema, draft 2020-12. */
 export const assemblyJsonSchema = (): Record<string, unknown> => ({

@@ -1,5 +1,7 @@
 import { z } from "zod";
-import { scalarSchema } from "../parts";
+import { FRAMING_PARAMETERS, scalarSchema, standsForFraming } from "../parts";
+import { type Problem, problem } from "../problems/problem";
+import type { RecordKind } from "../records/recordKind";
 
 /**
  * How a company builds, as a set of defaults over its assemblies. What a person confirmed on a part goes before it; it goes
@@ -22,12 +24,27 @@ export const houseStandardSchema = z.object({
 });
 export type HouseStandard = z.infer<typeof houseStandardSchema>;
 
+export const standardRecord: RecordKind<HouseStandard> = {
+  name: "House standard",
+  schema: houseStandardSchema,
+  migrations: [],
+};
+
 /** The standard's value of a parameter of an assembly; its own line goes before the line for all. */
 export function standardValue(standard: HouseStandard | undefined, assemblyId: string, name: string) {
   if (!standard) return undefined;
   const lineFor = (id: string) => standard.parameters.find((line) => line.name === name && line.assemblyId === id);
   return (lineFor(assemblyId) ?? lineFor(""))?.value;
 }
+
+/** What no wall can be built by, in the lines of a standard: where, and why. */
+export const standardProblems = (standard: HouseStandard): readonly Problem[] =>
+  standard.parameters.flatMap(({ name, value }, index): Problem[] => {
+    const framing = FRAMING_PARAMETERS.find((each) => each.name === name);
+    if (!framing || standsForFraming(framing.key, value)) return [];
+    const message = `${framing.label}: ${String(value)} is nothing that a wall is built by.`;
+    return [problem("out-of-limits", `parameters.${index}.value`, message)];
+  });
 
 /** Waste in percent that the standard sets for an item; undefined where it says nothing. */
 export function standardWaste(standard: HouseStandard | undefined, itemCode: string): number | undefined {

@@ -1,11 +1,12 @@
 import { z } from "zod";
-import { assemblySchema, houseStandardSchema } from "../assemblies/records";
-import { jobMigrations, jobSchema } from "../job/records";
+import { assemblyRecord, assemblySchema, houseStandardSchema, standardRecord } from "../assemblies/records";
+import { jobRecord, jobSchema } from "../job/records";
 import { recordOf } from "../migrations/fields";
-import { migrate } from "../migrations/migrate";
-import { PART_KINDS, PHOTO_TYPES, partSchema } from "../parts";
-import { type Problem, problem } from "../problems/problem";
-import { quoteDocumentSchema } from "../quote";
+import { versionOf } from "../migrations/migrate";
+import { isFromNewer, type Part, PHOTO_TYPES, partSchema, readPart, type UnknownPart, unknownPart } from "../parts";
+import { type Parsed, type Problem, parsed, problem, refused } from "../problems/problem";
+import { quoteDocumentRecord, quoteDocumentSchema } from "../quote";
+import { readRecord } from "../records/recordKind";
 
 export const JOB_FILE_FORMAT = "wide-porch/job";
 
@@ -33,38 +34,87 @@ export const jobFileSchema = z
 export type JobFile = z.infer<typeof jobFileSchema>;
 
 export type JobFileResult =
-  | { readonly ok: true; readonly file: JobFile }
+  | { readonly ok: true; readonly file: JobFile; readonly unknownParts: readonly UnknownPart[] }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** The published JSON Schema, draft 2020-12, of the file as it is read. */
 export const jobFileJsonSchema = (): Record<string, unknown> => ({ ...z.toJSONSchema(jobFileSchema, { io: "input" }) });
 
-/** Brings the records of an older file up to date before it is checked. */
-function migrateFile(data: unknown): { data: unknown; problems: Problem[] } {
-  const file = recordOf(data);
-  const job = migrate(file.job, jobMigrations);
-  if (!job.ok) return { data, problems: [{ ...job.problem, path: "job.schemaVersion" }] };
-  if (!Array.isArray(file.parts)) return { data: { ...file, job: job.value }, problems: [] };
+type Found<T> = { readonly values: readonly T[]; readonly problems: readonly Problem[] };
+
+/** A list's records, each lifted and checked by itself; what is wrong is told by its place in the list. */
+function readEach<T>(list: unknown, path: string, read: (stored: unknown) => Parsed<T>): Found<T> {
+  const values: T[] = [];
   const problems: Problem[] = [];
-  const parts = file.parts.map((part: unknown, index) => {
-    const kind = String(recordOf(part).kind);
-    const migrations = Object.values(PART_KINDS).find((each) => each.kind === kind)?.migrations ?? [];
-    const lifted = migrate(part, migrations);
-    if (lifted.ok) return lifted.value;
-    problems.push({ ...lifted.problem, path: `parts.${index}.schemaVersion` });
-    return part;
-  });
-  return { data: { ...file, job: job.value, parts }, problems };
+  for (const [index, stored] of (Array.isArray(list) ? list : []).entries()) {
+    const found = read(stored);
+    if (found.ok) values.push(found.value);
+    else
+      problems.push({
+        ...found.problem,
+        path: [path, index, found.problem.path].filter((step) => step !== "").join("."),
+      });
+  }
+  return { values, problems };
 }
+
+/** Parts that can be read, and those of a kind or version that this program does not know, as they are. */
+function readParts(list: unknown): Found<Part> & { readonly unknown: readonly UnknownPart[] } {
+  const found = readEach(list, "parts", readPart);
+  const stored: readonly unknown[] = Array.isArray(list) ? list : [];
+  const unknown = found.problems
+    .filter((each) => isFromNewer(each.code))
+    .map(({ path, message }) => unknownPart(stored[Number(path.split(".")[1])], message));
+  return { ...unlessNewer(found), unknown };
+}
+
+const readQuote = (stored: unknown): Parsed<JobFile["quotes"][number]> => {
+  const document = readRecord(quoteDocumentRecord, recordOf(stored).document);
+  if (!document.ok) return { ok: false, problem: { ...document.problem, path: `document.${document.problem.path}` } };
+  const result = jobFileSchema.shape.quotes.element.safeParse({ ...recordOf(stored), document: document.value });
+  if (result.success) return parsed(result.data);
+  const [issue] = result.error.issues;
+  return refused(
+    issue?.code ?? "unfit",
+    issue?.message ?? "This is no quote.",
+    issue?.path.map(String).join(".") ?? "",
+  );
+};
+
+/** An assembly or standard of a newer program is left out: what is counted with it then says that it is not there. */
+const unlessNewer = <T>({ values, problems }: Found<T>): Found<T> => ({
+  values,
+  problems: problems.filter((each) => !isFromNewer(each.code)),
+});
 
 /** Reads a job file. Nothing is taken from a file that does not fit; the problems say where it fails. */
 export function readJobFile(data: unknown): JobFileResult {
-  const migrated = migrateFile(data);
-  if (migrated.problems.length > 0) return { ok: false, problems: migrated.problems };
-  const result = jobFileSchema.safeParse(migrated.data);
-  if (result.success) return { ok: true, file: result.data };
-  const problems = result.error.issues.map((issue) =>
-    problem(issue.code, issue.path.map(String).join("."), issue.message),
-  );
-  return { ok: false, problems };
+  const file = recordOf(data);
+  if (versionOf(file) > 1) {
+    const message = "This file was made by a newer version of the program. It is not taken in, and stays as it is.";
+    return { ok: false, problems: [problem("too-new", "schemaVersion", message)] };
+  }
+  const job = readRecord(jobRecord, file.job);
+  const parts = readParts(file.parts);
+  const assemblies = unlessNewer(readEach(file.assemblies, "assemblies", (each) => readRecord(assemblyRecord, each)));
+  const standards = unlessNewer(readEach(file.standards, "standards", (each) => readRecord(standardRecord, each)));
+  const quotes = readEach(file.quotes, "quotes", readQuote);
+  const problems = [
+    ...(job.ok ? [] : [{ ...job.problem, path: `job.${job.problem.path}` }]),
+    ...[parts, assemblies, standards, quotes].flatMap((each) => each.problems),
+  ];
+  const whole = jobFileSchema.safeParse({
+    ...file,
+    ...(job.ok ? { job: job.value } : {}),
+    parts: Array.isArray(file.parts) ? parts.values : file.parts,
+    assemblies: assemblies.values,
+    standards: standards.values,
+    quotes: Array.isArray(file.quotes) ? quotes.values : file.quotes,
+  });
+  if (problems.length > 0) return { ok: false, problems };
+  if (whole.success) return { ok: true, file: whole.data, unknownParts: parts.unknown };
+  return {
+    ok: false,
+    problems: whole.error.issues.map((issue) => problem(issue.code, issue.path.map(String).join("."), issue.message)),
+  };
 }

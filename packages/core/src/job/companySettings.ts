@@ -1,23 +1,46 @@
 import { z } from "zod";
+import type { Migration } from "../migrations/migrate";
 import { usualCutting } from "../order/records";
-import { pricingSchema } from "../price/records";
-import { quoteSettingsSchema } from "../quote";
+import { assemblyRefSchema } from "../parts";
+import { pricingRecord, pricingSchema } from "../price/records";
+import { quoteSettingsRecord, quoteSettingsSchema } from "../quote";
+import type { RecordKind } from "../records/recordKind";
 import type { Job, NewJob } from "./schema";
 
-/** How a company prices and quotes: the start of each new job. */
+const standardIdSchema = assemblyRefSchema.shape.id.nullable();
+
+/** How a company prices, quotes and builds: the start of each new job. */
 export const companySettingsSchema = z.object({
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   address: z.string().max(400),
   pricing: pricingSchema,
   quote: quoteSettingsSchema,
+  /** The house standard that a new job starts with, by its id, in its newest version; null for none. */
+  usualStandards: z.object({ imperial: standardIdSchema, metric: standardIdSchema }),
 });
 export type CompanySettings = z.infer<typeof companySettingsSchema>;
 
-export const startJob = (start: NewJob, company: CompanySettings): Job => ({
+const companySettingsMigrations: readonly Migration[] = [
+  {
+    to: 2,
+    name: "usual-standards",
+    up: (settings) => ({ ...settings, usualStandards: { imperial: null, metric: null } }),
+  },
+];
+
+export const companySettingsRecord: RecordKind<CompanySettings> = {
+  name: "Company settings",
+  schema: companySettingsSchema,
+  migrations: companySettingsMigrations,
+  within: { pricing: pricingRecord, quote: quoteSettingsRecord },
+};
+
+/** A new job by the company's ways; `standard` is its usual house standard in the newest version, where it has one. */
+export const startJob = (start: NewJob, company: CompanySettings, standard: Job["standard"] = null): Job => ({
   schemaVersion: 3,
   ...start,
   pricing: company.pricing,
   quote: { ...company.quote, pictures: [] },
   cutting: usualCutting,
-  standard: null,
+  standard,
 });

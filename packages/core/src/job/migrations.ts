@@ -4,7 +4,7 @@ import { usualCutting } from "../order/records";
 
 export const jobMigrations: readonly Migration[] = [
   // How timber is cut, and the house standard it is counted by.
-  { to: 2, up: (job) => ({ ...job, cutting: usualCutting, standard: null }) },
+  { to: 2, name: "cutting-and-standard", up: (job) => ({ ...job, cutting: usualCutting, standard: null }) },
   // Pictures on the quote.
-  { to: 3, up: (job) => ({ ...job, quote: { ...recordOf(job.quote), pictures: [] } }) },
+  { to: 3, name: "pictures-on-the-quote", up: (job) => ({ ...job, quote: { ...recordOf(job.quote), pictures: [] } }) },
 ];

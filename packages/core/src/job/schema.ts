@@ -1,8 +1,10 @@
 import { z } from "zod";
 import { cuttingSettingsSchema } from "../order/records";
 import { assemblyRefSchema } from "../parts";
-import { pricingSchema } from "../price/records";
-import { jobQuoteSchema } from "../quote";
+import { pricingRecord, pricingSchema } from "../price/records";
+import { jobQuoteSchema, quoteSettingsRecord } from "../quote";
+import type { RecordKind } from "../records/recordKind";
+import { jobMigrations } from "./migrations";
 
 export const CURRENCIES = ["USD", "GBP", "EUR", "CAD", "AUD", "NZD"] as const;
 
@@ -21,6 +23,13 @@ export const jobSchema = z.object({
   standard: assemblyRefSchema.nullable(),
 });
 export type Job = z.infer<typeof jobSchema>;
+
+export const jobRecord: RecordKind<Job> = {
+  name: "Job",
+  schema: jobSchema,
+  migrations: jobMigrations,
+  within: { pricing: pricingRecord, quote: quoteSettingsRecord },
+};
 
 /** What starting a job asks for; pricing and wording start from the company's own. */
 export const newJobSchema = jobSchema.pick({

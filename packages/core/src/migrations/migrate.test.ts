@@ -1,8 +1,8 @@
 import { type Migration, migrate } from "./migrate";
 
 const steps: Migration[] = [
-  { to: 3, up: (record) => ({ ...record, third: true }) },
-  { to: 2, up: (record) => ({ ...record, second: record.first }) },
+  { to: 3, name: "third", up: (record) => ({ ...record, third: true }) },
+  { to: 2, name: "second", up: (record) => ({ ...record, second: record.first }) },
 ];
 
 describe("migrate", () => {

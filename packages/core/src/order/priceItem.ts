@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { RecordKind } from "../records/recordKind";
 
 /** A decimal amount as text, two to four places: `"9.84"`, `"0.0725"`. */
 export const amountSchema = z.string().regex(/^\d{1,9}(\.\d{1,4})?$/, "An amount like 9.84, zero or more.");
@@ -42,6 +43,12 @@ export const priceItemSchema = z.object({
   buying: buyingSchema,
 });
 export type PriceItem = z.infer<typeof priceItemSchema>;
+
+export const priceItemRecord: RecordKind<PriceItem> = {
+  name: "Item of the price list",
+  schema: priceItemSchema,
+  migrations: [],
+};
 
 /** The same item with nothing about money, for those who only need to know what to buy. */
 export function withoutPrices(item: PriceItem): PriceItem {

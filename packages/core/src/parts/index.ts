@@ -8,6 +8,7 @@ export * from "./length";
 export * from "./merge";
 export * from "./partKind";
 export * from "./quantity";
+export * from "./readPart";
 export * from "./registry";
 export * from "./renameParts";
 export * from "./room";

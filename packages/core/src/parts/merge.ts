@@ -16,7 +16,8 @@ export type Difference = {
 };
 
 type PlainRecord = Readonly<Record<string, unknown>>;
-type Item = PlainRecord & { readonly id: string };
+/** Something of a list, known by its id; a count set by hand by its line. */
+type Item = PlainRecord;
 type Pick = (difference: Difference) => Side;
 
 const isRecord = (value: unknown): value is PlainRecord =>
@@ -26,7 +27,12 @@ const isRecord = (value: unknown): value is PlainRecord =>
 const isOneField = (value: PlainRecord): boolean => "valueNm" in value || "assumed" in value || "how" in value;
 const isGroup = (value: unknown): value is PlainRecord => isRecord(value) && !isOneField(value);
 const isList = (value: unknown): value is readonly Item[] =>
-  Array.isArray(value) && value.every((each) => isRecord(each) && typeof each.id === "string");
+  Array.isArray(value) && value.every((each) => isRecord(each) && keyOf(each) !== undefined);
+
+function keyOf(item: Item | undefined): string | undefined {
+  const key = item?.id ?? item?.line;
+  return typeof key === "string" ? key : undefined;
+}
 
 const under = (path: string, key: string): string => (path ? `${path}.${key}` : key);
 
@@ -56,11 +62,12 @@ function combineGroups(
 
 /** Their order, with what only I have put in after what stands before it in mine. */
 function orderOf(mine: readonly Item[], theirs: readonly Item[]): string[] {
-  const order = theirs.map((item) => item.id);
+  const order = theirs.flatMap((item) => keyOf(item) ?? []);
   for (const [index, item] of mine.entries()) {
-    if (order.includes(item.id)) continue;
-    const before = mine[index - 1]?.id;
-    order.splice(before === undefined ? 0 : order.indexOf(before) + 1, 0, item.id);
+    const key = keyOf(item);
+    if (key === undefined || order.includes(key)) continue;
+    const before = keyOf(mine[index - 1]);
+    order.splice(before === undefined ? 0 : order.indexOf(before) + 1, 0, key);
   }
   return order;
 }
@@ -72,7 +79,7 @@ function combineLists(
   theirs: readonly Item[],
   pick: Pick,
 ): Item[] {
-  const find = (items: readonly Item[], id: string) => items.find((item) => item.id === id);
+  const find = (items: readonly Item[], id: string) => items.find((item) => keyOf(item) === id);
   return orderOf(mine, theirs).flatMap((id): Item[] => {
     const [b, m, t] = [find(base, id), find(mine, id), find(theirs, id)];
     const merged = m && t ? combine(under(path, id), b, m, t, pick) : pickOne(under(path, id), b, m, t, pick);

@@ -1,5 +1,9 @@
 import { z } from "zod";
+import { recordsOf } from "../migrations/fields";
+import type { Migration } from "../migrations/migrate";
 import { amountSchema } from "../order/priceItem";
+import { ownValue } from "../records/ownValue";
+import type { RecordKind } from "../records/recordKind";
 
 export const COST_KINDS = ["material", "labour", "plant", "subcontract"] as const;
 export type CostKind = (typeof COST_KINDS)[number];
@@ -9,7 +13,7 @@ export const percentSchema = z.string().regex(/^\d{1,3}(\.\d{1,3})?$/, "A percen
 const taskSchema = z.object({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(120),
-  /** What one of is counted: `piece`, `sheet`. */
+  /** What one of is counted: `piece`, `sheet`; `area`, `length` and such where it is measured, in base units. */
   unit: z.string().min(1).max(20),
   hoursPerUnit: amountSchema,
 });
@@ -25,7 +29,7 @@ export type Extra = z.infer<typeof extraSchema>;
 
 /** How a job goes from cost to price. A company's own is the start of each new job's. */
 export const pricingSchema = z.object({
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   ratePerHour: amountSchema,
   tasks: z.array(taskSchema).max(200),
   markupPercent: z.object({
@@ -39,3 +43,32 @@ export const pricingSchema = z.object({
   extras: z.array(extraSchema).max(200),
 });
 export type Pricing = z.infer<typeof pricingSchema>;
+
+const UNIT_NAMES: Readonly<Record<string, string>> = {
+  m: "length",
+  "m²": "area",
+  m2: "area",
+  "m³": "volume",
+  kg: "weight",
+};
+
+export const pricingMigrations: readonly Migration[] = [
+  {
+    // A task by the square metre was shown as such in feet and inches too.
+    to: 2,
+    name: "measured-units-by-name",
+    up: (pricing) => ({
+      ...pricing,
+      tasks: recordsOf(pricing.tasks).map((task) => ({
+        ...task,
+        unit: ownValue(UNIT_NAMES, String(task.unit)) ?? task.unit,
+      })),
+    }),
+  },
+];
+
+export const pricingRecord: RecordKind<Pricing> = {
+  name: "Pricing",
+  schema: pricingSchema,
+  migrations: pricingMigrations,
+};

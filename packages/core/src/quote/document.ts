@@ -1,5 +1,9 @@
 import { z } from "zod";
+import type { RecordKind } from "../records/recordKind";
 import { quotePicturesSchema } from "./settings";
+
+/** An amount as it is shown: decimal text with two places. */
+const moneySchema = z.string().regex(/^-?\d{1,12}\.\d{2}$/, "An amount with two decimals.");
 
 /**
  * The quote as the customer reads it. Nothing internal has a place in it: no cost, markup, margin or hours.
@@ -18,12 +22,18 @@ export const quoteDocumentSchema = z.object({
   intro: z.string(),
   /** By the ids of the job's photos. Quotes issued before there were any have none. */
   pictures: quotePicturesSchema.default([]),
-  sections: z.array(z.object({ heading: z.string(), paragraphs: z.array(z.string()), price: z.string().nullable() })),
-  priceBeforeTax: z.string(),
-  tax: z.object({ name: z.string(), percent: z.string(), amount: z.string() }),
-  total: z.string(),
+  sections: z.array(z.object({ heading: z.string(), paragraphs: z.array(z.string()), price: moneySchema.nullable() })),
+  priceBeforeTax: moneySchema,
+  tax: z.object({ name: z.string(), percent: z.string(), amount: moneySchema }),
+  total: moneySchema,
   exclusions: z.array(z.string()),
   notes: z.array(z.string()),
   terms: z.string(),
 });
 export type QuoteDocument = z.infer<typeof quoteDocumentSchema>;
+
+export const quoteDocumentRecord: RecordKind<QuoteDocument> = {
+  name: "Quote",
+  schema: quoteDocumentSchema,
+  migrations: [],
+};

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { photoSchema } from "../parts";
+import type { RecordKind } from "../records/recordKind";
 
 /** What the builder chooses about a quote; the rest follows from the job. */
 export const quoteSettingsSchema = z.object({
@@ -11,6 +12,12 @@ export const quoteSettingsSchema = z.object({
   terms: z.string().max(4000),
 });
 export type QuoteSettings = z.infer<typeof quoteSettingsSchema>;
+
+export const quoteSettingsRecord: RecordKind<QuoteSettings> = {
+  name: "Wording of quotes",
+  schema: quoteSettingsSchema,
+  migrations: [],
+};
 
 export const MOST_QUOTE_PICTURES = 6;
 export const quotePicturesSchema = z.array(photoSchema).max(MOST_QUOTE_PICTURES);

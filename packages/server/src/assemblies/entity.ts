@@ -1,5 +1,6 @@
-import type { Assembly, HouseStandard } from "@wide-porch/core";
+import { type Assembly, assemblyRecord, type HouseStandard, type RecordKind, standardRecord } from "@wide-porch/core";
 import { EntitySchema } from "typeorm";
+import { liftedTo } from "../database/lifted";
 
 /** One version of something a company builds by. Versions never change; the newest is what new work takes. */
 type VersionRow<T> = {
@@ -14,23 +15,29 @@ type VersionRow<T> = {
   createdBy: string | null;
 };
 
-export type AssemblyRow = VersionRow<Assembly>;
+/** What its worked examples and formulas came to when the version was saved. */
+export type AssemblyResults = { readonly failingExamples: number; readonly problems: number };
+
+export type AssemblyRow = VersionRow<Assembly> & { results: AssemblyResults | null };
 export type StandardRow = VersionRow<HouseStandard>;
 
-const versioned = <T extends object>(name: string) =>
-  new EntitySchema<VersionRow<T>>({
-    name,
-    columns: {
-      companyId: { type: "char", length: 36, primary: true },
-      system: { type: "varchar", length: 10, primary: true },
-      id: { type: "varchar", length: 60, primary: true },
-      version: { type: "int", primary: true },
-      data: { type: "json" },
-      retired: { type: "boolean" },
-      createdAt: { type: "datetime", precision: 3 },
-      createdBy: { type: "char", length: 36, nullable: true },
-    },
-  });
+const columns = <T>(kind: RecordKind<T>) =>
+  ({
+    companyId: { type: "char", length: 36, primary: true },
+    system: { type: "varchar", length: 10, primary: true },
+    id: { type: "varchar", length: 60, primary: true },
+    version: { type: "int", primary: true },
+    data: { type: "json", transformer: liftedTo(kind) },
+    retired: { type: "boolean" },
+    createdAt: { type: "datetime", precision: 3 },
+    createdBy: { type: "char", length: 36, nullable: true },
+  }) as const;
 
-export const assemblyEntity = versioned<Assembly>("assembly");
-export const standardEntity = versioned<HouseStandard>("house_standard");
+export const assemblyEntity = new EntitySchema<AssemblyRow>({
+  name: "assembly",
+  columns: { ...columns(assemblyRecord), results: { type: "json", nullable: true } },
+});
+export const standardEntity = new EntitySchema<StandardRow>({
+  name: "house_standard",
+  columns: columns(standardRecord),
+});

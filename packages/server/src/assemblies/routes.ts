@@ -1,9 +1,11 @@
-import { assemblySchema, compileAssembly, houseStandardSchema, runExamples } from "@wide-porch/core/reckoning";
-import { library } from "@wide-porch/library";
+import { assemblySchema, houseStandardSchema, standardProblems } from "@wide-porch/core/reckoning";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
+import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
+import { unfit } from "../http/problemDetails";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
+import { requireSound, resultsOf } from "./results";
 import { newestOf } from "./store";
 import { retire, saveVersion } from "./versions";
 
@@ -21,11 +23,11 @@ const standardAnswerSchema = z
   .object({ standard: houseStandardSchema, retired: z.boolean() })
   .meta({ id: "HouseStandardRevision" });
 
-const assemblyAnswer = ({ data, retired }: Pick<AssemblyRow, "data" | "retired">) => ({
-  assembly: data,
-  retired,
-  failingExamples: runExamples(data, library).filter((each) => !each.passes).length,
-  problems: compileAssembly(data).problems.length,
+/** A version from before results were stored has them worked out; one that cannot be read here has none. */
+const assemblyAnswer = (row: Pick<AssemblyRow, "data" | "retired" | "results">) => ({
+  assembly: row.data,
+  retired: row.retired,
+  ...(row.results ?? (isKnown(row) ? resultsOf(row.data) : { failingExamples: 0, problems: 0 })),
 });
 const standardAnswer = ({ data, retired }: Pick<StandardRow, "data" | "retired">) => ({ standard: data, retired });
 
@@ -55,8 +57,11 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: assemblyAnswerSchema,
     handle: async ({ user, param, body }) => {
       const key = { companyId: user.companyId, system: param("system"), id: param("id") };
-      const saved = await saveVersion(dataSource, assemblyEntity, key, body.baseVersion, body.assembly, user.id);
-      return assemblyAnswer(saved);
+      requireSound(body.assembly);
+      const more = { results: resultsOf(body.assembly) };
+      return assemblyAnswer(
+        await saveVersion(dataSource, assemblyEntity, key, body.baseVersion, body.assembly, user.id, more),
+      );
     },
   }),
   endpoint({
@@ -93,8 +98,11 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: standardAnswerSchema,
     handle: async ({ user, param, body }) => {
       const key = { companyId: user.companyId, system: param("system"), id: param("id") };
-      const saved = await saveVersion(dataSource, standardEntity, key, body.baseVersion, body.standard, user.id);
-      return standardAnswer(saved);
+      const problems = standardProblems(body.standard);
+      if (problems.length > 0) throw unfit(problems.map((each) => ({ ...each, path: `standard.${each.path}` })));
+      return standardAnswer(
+        await saveVersion(dataSource, standardEntity, key, body.baseVersion, body.standard, user.id, {}),
+      );
     },
   }),
 ];

@@ -9,7 +9,9 @@ import {
 } from "@wide-porch/core";
 import { library, starterAssemblies, starterStandards } from "@wide-porch/library";
 import { type DataSource, type EntityManager, type EntitySchema, In } from "typeorm";
+import { isKnown } from "../database/lifted";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
+import { resultsOf } from "./results";
 
 type Source = DataSource | EntityManager;
 type Row = AssemblyRow | StandardRow;
@@ -39,7 +41,8 @@ export async function assembliesOf(
   const ids = [...new Set(refs.map((ref) => ref.id))];
   const wanted = new Set(refs.map((ref) => `${ref.id}@${ref.version}`));
   const rows = await source.getRepository(assemblyEntity).find({ where: { companyId, system, id: In(ids) } });
-  return rows.filter((row) => wanted.has(`${row.id}@${row.version}`)).map((row) => row.data);
+  // One that this program cannot read is as if it were not there: what is counted with it says so.
+  return rows.filter((row) => isKnown(row) && wanted.has(`${row.id}@${row.version}`)).map((row) => row.data);
 }
 
 export async function standardOf(
@@ -50,7 +53,20 @@ export async function standardOf(
   if (!job.standard) return undefined;
   const { id, version } = job.standard;
   const row = await source.getRepository(standardEntity).findOneBy({ companyId, system: job.system, id, version });
-  return row?.data;
+  return row && isKnown(row) ? row.data : undefined;
+}
+
+/** The newest version of a standard that is not put away; null where there is none of that id. */
+export async function newestStandard(
+  source: Source,
+  companyId: string,
+  system: string,
+  id: string | null,
+): Promise<AssemblyRef | null> {
+  if (id === null) return null;
+  const where = { companyId, system, id, retired: false };
+  const row = await source.getRepository(standardEntity).findOne({ where, order: { version: "DESC" } });
+  return row && isKnown(row) ? { id: row.id, version: row.version } : null;
 }
 
 /** All that counting a job stands on, in the versions the job has. */
@@ -80,6 +96,7 @@ export async function insertStarters(source: Source, companyId: string): Promise
     createdAt,
     createdBy: null,
   });
-  await source.getRepository(assemblyEntity).insert(starterAssemblies.map(rowOf));
+  const rows = starterAssemblies.map((each) => ({ ...rowOf(each), results: resultsOf(each) }));
+  await source.getRepository(assemblyEntity).insert(rows);
   await source.getRepository(standardEntity).insert(starterStandards.map(rowOf));
 }

@@ -20,6 +20,8 @@ export function saveVersion<R extends Row>(
   baseVersion: number,
   data: R["data"],
   userId: string,
+  /** Other columns of the version. */
+  more: Omit<Partial<R>, keyof Key | "data" | "version">,
 ): Promise<R> {
   if (data.id !== key.id || data.system !== key.system) {
     throw unfit([{ code: "id-changed", path: "id", message: "It keeps its id and its measuring system." }]);
@@ -30,9 +32,17 @@ export function saveVersion<R extends Row>(
     if ((newest?.version ?? 0) !== baseVersion) throw new HttpProblem(409, { current: newest?.data ?? null });
     const version = baseVersion + 1;
     const retired = newest?.retired ?? false;
-    const row = { ...key, version, retired, data: { ...data, version }, createdAt: new Date(), createdBy: userId };
-    await rows.insert(row as Row);
-    return row as R;
+    const row = {
+      ...more,
+      ...key,
+      version,
+      retired,
+      data: { ...data, version },
+      createdAt: new Date(),
+      createdBy: userId,
+    };
+    await rows.insert(row as unknown as Row);
+    return row as unknown as R;
   });
 }
 

@@ -1,5 +1,6 @@
-import type { CompanySettings } from "@wide-porch/core";
+import { type CompanySettings, companySettingsRecord } from "@wide-porch/core";
 import { EntitySchema } from "typeorm";
+import { liftedTo } from "../database/lifted";
 
 export type Role = "owner" | "estimator" | "crew";
 export const ROLES = ["owner", "estimator", "crew"] as const;
@@ -11,7 +12,7 @@ export const companyEntity = new EntitySchema<CompanyRow>({
   columns: {
     id: { type: "char", length: 36, primary: true },
     name: { type: "varchar", length: 160 },
-    settings: { type: "json" },
+    settings: { type: "json", transformer: liftedTo(companySettingsRecord) },
   },
 });
 

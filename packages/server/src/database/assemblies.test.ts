@@ -47,7 +47,7 @@ describe("a database from before assemblies", () => {
     };
     const lifted = partSchema.parse(await read("part"));
     expect(lifted).toMatchObject({
-      schemaVersion: 4,
+      schemaVersion: 5,
       assembly: { id: "outside-wall", version: 1 },
       shape: { how: "level" },
       repeats: 1,

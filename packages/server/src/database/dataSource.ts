@@ -6,12 +6,14 @@ import { commandEntity, jobEntity } from "../jobs/entity";
 import { partEntity, partVersionEntity } from "../parts/entity";
 import { photoEntity } from "../photos/entity";
 import { priceItemEntity } from "../priceList/entity";
-import { quoteEntity } from "../quotes/entity";
+import { quoteCounterEntity, quoteEntity } from "../quotes/entity";
 import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Assemblies1764200000000 } from "./assemblies";
+import { metAnother } from "./conflicts";
 import { Initial1764000000000 } from "./initial";
 import { OpeningsAndPictures1764300000000 } from "./openingsAndPictures";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
+import { SoundRecords1764400000000 } from "./soundRecords";
 
 export function createDataSource({ database }: Pick<Config, "database">): DataSource {
   return new DataSource({
@@ -29,6 +31,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       SiteMeasuring1764100000000,
       Assemblies1764200000000,
       OpeningsAndPictures1764300000000,
+      SoundRecords1764400000000,
     ],
     entities: [
       companyEntity,
@@ -42,6 +45,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       photoEntity,
       priceItemEntity,
       quoteEntity,
+      quoteCounterEntity,
       assemblyEntity,
       standardEntity,
     ],
@@ -65,5 +69,17 @@ export async function alone<T>(dataSource: DataSource, name: string, work: () =>
  * Work that stands or falls as a whole. Reads see what others have committed up to that moment, so that what is read after
  * waiting for a lock is what the lock protects.
  */
-export const inTransaction = <T>(dataSource: DataSource, work: (manager: EntityManager) => Promise<T>): Promise<T> =>
-  dataSource.transaction("READ COMMITTED", work);
+export async function inTransaction<T>(
+  dataSource: DataSource,
+  work: (manager: EntityManager) => Promise<T>,
+): Promise<T> {
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return await dataSource.transaction("READ COMMITTED", work);
+    } catch (error) {
+      if (tries >= MOST_TRIES || !metAnother(error)) throw error;
+    }
+  }
+}
+
+const MOST_TRIES = 4;

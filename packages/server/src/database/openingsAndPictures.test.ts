@@ -94,7 +94,7 @@ describe("a database from before unit sizes and pictures", () => {
       return jsonOf(row.data);
     };
     expect(partSchema.parse(await read("part", "data"))).toMatchObject({
-      schemaVersion: 4,
+      schemaVersion: 5,
       openings: [{ name: "Door 1", measuredAs: "rough", along: "from-left" }],
       parameters: { doorAllowanceWidthNm: { value: 50_800_000, assumed: true } },
     });

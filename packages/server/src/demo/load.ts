@@ -9,6 +9,7 @@ import { insertJob } from "../jobs/routes";
 import { partEntity } from "../parts/entity";
 import { noteVersion } from "../parts/store";
 import { priceItemEntity } from "../priceList/entity";
+import { quoteDate } from "../quotes/dates";
 import { issueQuote } from "../quotes/routes";
 import { lanternHouse } from "./lanternHouse";
 import { DEMO_COMPANY, DEMO_PASSWORD, DEMO_PEOPLE } from "./people";
@@ -74,7 +75,7 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
   const job = { ...start, pricing: { ...start.pricing, extras }, standard };
   const row = await insertJob(manager, companyId, job);
   await insertParts(manager, companyId, row.id, owner, lanternHouse(randomUUID, partContext("imperial", library)));
-  await issueQuote(manager, companyId, row.id, owner);
+  await issueQuote(manager, companyId, row.id, owner, quoteDate(undefined));
 }
 
 /** A metric job that has only been begun: one partition with nothing measured. */

@@ -3,6 +3,7 @@ import type { z } from "zod";
 import type { Role, UserRow } from "../companies/entity";
 import type { SessionRow } from "../sessions/entity";
 import { HttpProblem, problemsOf, unfit } from "./problemDetails";
+import { textProblems } from "./wellFormed";
 
 export type SignedIn = { readonly user: UserRow; readonly session: SessionRow };
 
@@ -73,6 +74,8 @@ function callOf<Body, Query>(
   request: Request,
   response: Response,
 ): Call<Body, Query> {
+  const problems = [...textProblems(request.body), ...textProblems(request.params), ...textProblems(request.query)];
+  if (problems.length > 0) throw unfit(problems);
   return {
     request,
     response,

@@ -1,6 +1,7 @@
 import type { Problem } from "@wide-porch/core";
 import type { ErrorRequestHandler, RequestHandler } from "express";
 import { z } from "zod";
+import { metAnother } from "../database/conflicts";
 
 /** RFC 9457, with the fields that did not fit and, for a conflict, the newer state. */
 export const problemDetailsSchema = z
@@ -54,6 +55,9 @@ export const unknownRoute: RequestHandler = (request) => {
 function toProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   if (error instanceof z.ZodError) return unfit(problemsOf(error));
+  if (metAnother(error)) {
+    return new HttpProblem(409, { detail: "The same was saved at the same moment. Load it again and look." });
+  }
   const status = typeof error === "object" && error !== null && "status" in error ? Number(error.status) : 500;
   if (status >= 400 && status < 500) return new HttpProblem(status);
   return new HttpProblem(500);

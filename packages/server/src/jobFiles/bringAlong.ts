@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from "node:util";
 import type { AssemblyRef, Job, JobFile, Part } from "@wide-porch/core";
 import type { EntityManager, EntitySchema } from "typeorm";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "../assemblies/entity";
+import { resultsOf } from "../assemblies/results";
 
 type Row = AssemblyRow | StandardRow;
 type Versioned = Row["data"];
@@ -48,7 +49,9 @@ async function bringIn<R extends Row>(
     if (known && isDeepStrictEqual(known.data, item)) continue;
     const taken = await rows.findOneBy({ companyId, system, id });
     const fresh = taken ? { id: await freeId(rows, companyId, system, id), version: 1 } : { id, version };
+    const results = "rules" in item ? { results: resultsOf(item) } : {};
     const row = {
+      ...results,
       companyId,
       system,
       ...fresh,

@@ -4,6 +4,7 @@ import {
   type JobFile,
   jobFileSchema,
   kindOf,
+  type Part,
   type Photo,
   type Problem,
   partContext,
@@ -15,15 +16,16 @@ import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
 import { inTransaction } from "../database/dataSource";
+import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
-import { unfit } from "../http/problemDetails";
+import { HttpProblem, unfit } from "../http/problemDetails";
 import { jobAnswer, jobAnswerSchema } from "../jobs/answers";
 import type { JobRow } from "../jobs/entity";
 import { insertJob } from "../jobs/routes";
-import { jobOf, partsOf } from "../jobs/store";
-import { insertPart } from "../parts/store";
+import { allPartsOf, jobOf } from "../jobs/store";
+import { insertPart, type NewPart } from "../parts/store";
 import { photoEntity } from "../photos/entity";
-import { keepPhoto, readPicture } from "../photos/store";
+import { keepPhoto, type Picture, readPicture } from "../photos/store";
 import { quoteEntity } from "../quotes/entity";
 import { bringAlong } from "./bringAlong";
 
@@ -33,7 +35,8 @@ export async function exportJob(
   jobId: string,
 ): Promise<JobFile> {
   const row = await jobOf(source, companyId, jobId);
-  const parts = await partsOf(source, companyId, jobId);
+  const rows = await allPartsOf(source, companyId, jobId);
+  const parts = rows.filter(isKnown);
   const library = await libraryOf(
     source,
     companyId,
@@ -48,7 +51,8 @@ export async function exportJob(
     format: JOB_FILE_FORMAT,
     schemaVersion: 1,
     job: row.data,
-    parts: parts.map((part) => part.data),
+    // Those that this program does not know are passed on as they are, in their places.
+    parts: rows.map((part) => part.data),
     photos: photos.map(({ id, contentType, bytes }) => ({ id, contentType, base64: bytes.toString("base64") })),
     assemblies: [...library.assemblies],
     standards: library.standard ? [library.standard] : [],
@@ -66,6 +70,31 @@ function partProblems(file: JobFile): Problem[] {
   );
 }
 
+/** Its row has an id of its own; the record in it stays as the file had it. */
+const asItIs = (stored: unknown): NewPart => ({ id: randomUUID(), data: stored as Part });
+
+/** One after another: each is decoded as it comes in. Throws 422 with the place of one that is no picture. */
+async function readPictures({ photos }: JobFile, ids: ReadonlyMap<string, string>) {
+  const read: { readonly id: string; readonly picture: Picture }[] = [];
+  for (const [index, { id, base64 }] of photos.entries()) {
+    const picture = await readPicture(Buffer.from(base64, "base64")).catch((error: unknown) => {
+      if (!(error instanceof HttpProblem)) throw error;
+      throw unfit([{ code: "no-picture", path: `photos.${index}`, message: error.message }]);
+    });
+    read.push({ id: ids.get(id) ?? id, picture });
+  }
+  return read;
+}
+
+const EARLIEST = Date.UTC(1990, 0, 1);
+const LATEST = Date.UTC(2100, 0, 1);
+
+function requireTimes(quotes: JobFile["quotes"]): void {
+  const odd = quotes.findIndex(({ issuedAt }) => !(Date.parse(issuedAt) >= EARLIEST && Date.parse(issuedAt) < LATEST));
+  if (odd < 0) return;
+  throw unfit([{ code: "no-time", path: `quotes.${odd}.issuedAt`, message: "No quote was issued at such a time." }]);
+}
+
 /** Adds the file's job as a new one with ids of its own. Throws 422 and changes nothing when the file does not fit. */
 export async function importJob(
   dataSource: DataSource,
@@ -78,11 +107,9 @@ export async function importJob(
   const problems = partProblems(result.file);
   if (problems.length > 0) throw unfit(problems);
   const { quotes } = result.file;
+  requireTimes(quotes);
   const photoIds = new Map(result.file.photos.map((photo) => [photo.id, randomUUID()]));
-  const pictures = result.file.photos.map((photo) => ({
-    id: photoIds.get(photo.id) ?? photo.id,
-    picture: readPicture(Buffer.from(photo.base64, "base64")),
-  }));
+  const pictures = await readPictures(result.file, photoIds);
   const renamed = (photos: readonly Photo[]) =>
     photos.map((photo) => ({ ...photo, id: photoIds.get(photo.id) ?? photo.id }));
   const parts = renameParts(result.file.parts, () => randomUUID()).map((part) => ({
@@ -97,7 +124,8 @@ export async function importJob(
     const brought = await bringAlong(manager, companyId, userId, result.file);
     const row = await insertJob(manager, companyId, { ...brought.job, quote: withPictures(brought.job.quote) });
     const author = { userId, at: new Date() };
-    for (const part of parts) await insertPart(manager, row, brought.part(part), author);
+    for (const part of parts) await insertPart(manager, row, { id: part.id, data: brought.part(part) }, author);
+    for (const { stored } of result.unknownParts) await insertPart(manager, row, asItIs(stored), author);
     for (const { id, picture } of pictures) {
       await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture);
     }
@@ -110,6 +138,7 @@ export async function importJob(
         number: document.number,
         issuedAt: new Date(issuedAt),
         issuedBy: null,
+        imported: true,
         total: document.total,
         document: withPictures(document),
         snapshot: null,

@@ -1,6 +1,7 @@
 import { jobSchema, type Part, partSchema } from "@wide-porch/core";
 import { z } from "zod";
 import type { Role } from "../companies/entity";
+import { isKnown } from "../database/lifted";
 import { seesCosts } from "../http/endpoint";
 import type { PartRow } from "../parts/entity";
 import type { JobRow } from "./entity";
@@ -15,6 +16,7 @@ export const jobAnswerSchema = z
   })
   .meta({ id: "Job" });
 
+/** A part of a kind or version that the server does not know is passed on as it is. */
 export const partAnswerSchema = z
   .object({ id: z.string(), revision: z.int(), binned: z.boolean(), part: partSchema })
   .meta({ id: "PartRevision" });
@@ -24,8 +26,12 @@ export const jobAnswer = (row: JobRow, role: Role) => ({
   id: row.id,
   revision: row.revision,
   updatedAt: row.updatedAt.toISOString(),
-  job: { ...row.data, pricing: seesCosts(role) ? row.data.pricing : null },
+  job: isKnown(row) ? { ...row.data, pricing: seesCosts(role) ? row.data.pricing : null } : barely(row.data),
 });
+
+/** Of a job of another version nobody here knows where its costs are: its name and its customer's, and no more. */
+const barely = ({ schemaVersion, title, customerName }: JobRow["data"]) =>
+  ({ schemaVersion, title, customerName }) as unknown as JobRow["data"];
 
 export const partAnswer = (row: PartRow): PartAnswer => ({
   id: row.id,

@@ -1,5 +1,6 @@
-import type { Job } from "@wide-porch/core";
+import { type Job, jobRecord } from "@wide-porch/core";
 import { EntitySchema } from "typeorm";
+import { liftedTo } from "../database/lifted";
 
 export type JobRow = {
   id: string;
@@ -16,14 +17,25 @@ export const jobEntity = new EntitySchema<JobRow>({
     id: { type: "char", length: 36, primary: true },
     companyId: { type: "char", length: 36 },
     revision: { type: "int" },
-    data: { type: "json" },
+    data: { type: "json", transformer: liftedTo(jobRecord) },
     createdAt: { type: "datetime", precision: 3 },
     updatedAt: { type: "datetime", precision: 3 },
   },
 });
 
 /** A change that was carried out, and its answer, so that the same change sent twice counts once. */
-export type CommandRow = { companyId: string; id: string; target: string; answer: unknown; createdAt: Date };
+export type CommandRow = {
+  companyId: string;
+  id: string;
+  target: string;
+  kind: CommandKind;
+  /** Who made it: its answer is for nobody else. */
+  userId: string;
+  answer: unknown;
+  createdAt: Date;
+};
+
+export type CommandKind = "patch-job" | "put-part" | "bin-part" | "set-aside" | "issue-quote";
 
 export const commandEntity = new EntitySchema<CommandRow>({
   name: "command",
@@ -31,6 +43,8 @@ export const commandEntity = new EntitySchema<CommandRow>({
     companyId: { type: "char", length: 36, primary: true },
     id: { type: "char", length: 36, primary: true },
     target: { type: "char", length: 36 },
+    kind: { type: "varchar", length: 20 },
+    userId: { type: "char", length: 36 },
     answer: { type: "json" },
     createdAt: { type: "datetime", precision: 3 },
   },

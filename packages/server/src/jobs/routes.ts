@@ -10,16 +10,17 @@ import {
 } from "@wide-porch/core/reckoning";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
-import { libraryOf } from "../assemblies/store";
+import { libraryOf, newestStandard } from "../assemblies/store";
 import { companyEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
+import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem } from "../http/problemDetails";
 import { priceListOf } from "../priceList/store";
 import { jobAnswer, jobAnswerSchema, partAnswer, partAnswerSchema } from "./answers";
-import { once } from "./commands";
+import { commandOf, once } from "./commands";
 import { type JobRow, jobEntity } from "./entity";
-import { jobOf, lockJob, partsOf } from "./store";
+import { allPartsOf, jobOf, lockJob, partsOf } from "./store";
 
 const pageSchema = z.object({
   page: z.coerce.number().int().min(1).max(100_000).default(1),
@@ -72,7 +73,9 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: jobAnswerSchema,
     handle: async ({ user, body }) => {
       const company = await dataSource.getRepository(companyEntity).findOneByOrFail({ id: user.companyId });
-      return jobAnswer(await insertJob(dataSource, user.companyId, startJob(body, company.settings)), user.role);
+      const { usualStandards } = company.settings;
+      const usual = await newestStandard(dataSource, user.companyId, body.system, usualStandards[body.system]);
+      return jobAnswer(await insertJob(dataSource, user.companyId, startJob(body, company.settings, usual)), user.role);
     },
   }),
   endpoint({
@@ -84,12 +87,12 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: fullJobSchema,
     handle: async ({ user, param }) => {
       const row = await jobOf(dataSource, user.companyId, param("jobId"));
-      const parts = await partsOf(dataSource, user.companyId, row.id);
+      const parts = await allPartsOf(dataSource, user.companyId, row.id);
       const { assemblies, standard } = await libraryOf(
         dataSource,
         user.companyId,
         row.data,
-        parts.map((part) => part.data),
+        parts.filter(isKnown).map((part) => part.data),
       );
       return {
         job: jobAnswer(row, user.role),
@@ -110,7 +113,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     handle: ({ user, param, body }) =>
       inTransaction(dataSource, async (manager) => {
         const row = await lockJob(manager, user.companyId, param("jobId"));
-        const command = { companyId: user.companyId, commandId: body.commandId, target: row.id };
+        const command = commandOf(user, "patch-job", body.commandId, row.id);
         return once(manager, command, async () => {
           if (row.revision !== body.baseRevision) throw new HttpProblem(409, { current: jobAnswer(row, user.role) });
           const data: Job = { ...row.data, ...body.changes };

@@ -1,6 +1,7 @@
 import type { DataSource, EntityManager } from "typeorm";
 import { IsNull } from "typeorm";
-import { notFound } from "../http/problemDetails";
+import { isKnown, whyNotKnown } from "../database/lifted";
+import { HttpProblem, notFound } from "../http/problemDetails";
 import { type PartRow, partEntity } from "../parts/entity";
 import { type JobRow, jobEntity } from "./entity";
 
@@ -9,8 +10,7 @@ type Source = DataSource | EntityManager;
 /** Every look-up names the company: another company's job is no job. Throws 404. */
 export async function jobOf(source: Source, companyId: string, jobId: string): Promise<JobRow> {
   const row = await source.getRepository(jobEntity).findOneBy({ id: jobId, companyId });
-  if (!row) throw notFound("job");
-  return row;
+  return requireKnown(row);
 }
 
 /** Locks the job's row until the transaction ends. Throws 404. */
@@ -18,14 +18,26 @@ export async function lockJob(manager: EntityManager, companyId: string, jobId: 
   const row = await manager
     .getRepository(jobEntity)
     .findOne({ where: { id: jobId, companyId }, lock: { mode: "pessimistic_write" } });
-  if (!row) throw notFound("job");
-  return row;
+  return requireKnown(row);
 }
 
-export const partsOf = (source: Source, companyId: string, jobId: string): Promise<PartRow[]> =>
+function requireKnown(row: JobRow | null): JobRow {
+  if (!row) throw notFound("job");
+  const why = whyNotKnown(row.data);
+  if (why === undefined) return row;
+  const message = `This job is kept as it is: ${why}`;
+  throw new HttpProblem(422, { detail: message, problems: [{ code: "not-known", path: "job", message }] });
+}
+
+/** Every part of a job, those of a kind or version that this program does not know among them. */
+export const allPartsOf = (source: Source, companyId: string, jobId: string): Promise<PartRow[]> =>
   source
     .getRepository(partEntity)
     .find({ where: { companyId, jobId, binnedAt: IsNull() }, order: { place: "ASC", id: "ASC" } });
+
+/** The parts that can be counted. */
+export const partsOf = async (source: Source, companyId: string, jobId: string): Promise<PartRow[]> =>
+  (await allPartsOf(source, companyId, jobId)).filter(isKnown);
 
 export const touchJob = (manager: EntityManager, companyId: string, jobId: string, at: Date) =>
   manager.getRepository(jobEntity).update({ id: jobId, companyId }, { updatedAt: at });

@@ -1,5 +1,6 @@
-import type { Part } from "@wide-porch/core";
+import { type Part, readStoredPart } from "@wide-porch/core";
 import { EntitySchema } from "typeorm";
+import { liftedBy } from "../database/lifted";
 
 /** One part of a job: the unit of editing. In the bin when `binnedAt` is set. */
 export type PartRow = {
@@ -23,7 +24,7 @@ export const partEntity = new EntitySchema<PartRow>({
     jobId: { type: "char", length: 36 },
     revision: { type: "int" },
     place: { type: "int" },
-    data: { type: "json" },
+    data: { type: "json", transformer: liftedBy(readStoredPart) },
     updatedAt: { type: "datetime", precision: 3 },
     updatedBy: { type: "char", length: 36 },
     binnedAt: { type: "datetime", precision: 3, nullable: true },
@@ -56,7 +57,7 @@ export const partVersionEntity = new EntitySchema<PartVersionRow>({
     partId: { type: "char", length: 36 },
     revision: { type: "int" },
     how: { type: "varchar", length: 20 },
-    data: { type: "json" },
+    data: { type: "json", transformer: liftedBy(readStoredPart) },
     at: { type: "datetime", precision: 3 },
     byUserId: { type: "char", length: 36 },
   },

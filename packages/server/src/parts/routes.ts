@@ -7,11 +7,11 @@ import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
 import { partAnswerSchema } from "../jobs/answers";
-import { once } from "../jobs/commands";
+import { commandOf, once } from "../jobs/commands";
 import type { JobRow } from "../jobs/entity";
 import { jobOf, lockJob } from "../jobs/store";
 import { partVersionEntity, VERSION_WAYS } from "./entity";
-import { findPart, insertPart, noteVersion, requireRevision, savePart } from "./store";
+import { findPart, insertPart, noteVersion, requireKnown, requireRevision, savePart } from "./store";
 
 const VERSIONS_SHOWN = 200;
 const OLDEST_MS = 90 * 24 * 3_600_000;
@@ -63,15 +63,16 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = requireSameId(param("partId"), body.part);
         const author = { userId: user.id, at: madeAt(body.ageMs) };
-        return once(manager, { companyId: user.companyId, commandId: body.commandId, target: id }, async () => {
+        return once(manager, commandOf(user, "put-part", body.commandId, id), async () => {
           requireBuildable(body.part, job);
           const row = await findPart(manager, user.companyId, job.id, id);
           if (row) {
+            requireKnown(row);
             requireRevision(row, body.baseRevision);
             return savePart(manager, { ...row, data: body.part, binnedAt: null }, author);
           }
           if (body.baseRevision !== 0) throw notFound("part");
-          return insertPart(manager, job, body.part, author);
+          return insertPart(manager, job, { id, data: body.part }, author);
         });
       }),
   }),
@@ -88,7 +89,7 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = param("partId");
         const author = { userId: user.id, at: madeAt(body.ageMs) };
-        return once(manager, { companyId: user.companyId, commandId: body.commandId, target: id }, async () => {
+        return once(manager, commandOf(user, "bin-part", body.commandId, id), async () => {
           const row = await findPart(manager, user.companyId, job.id, id);
           if (!row) throw notFound("part");
           requireRevision(row, body.baseRevision);
@@ -108,7 +109,7 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
       inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = requireSameId(param("partId"), body.part);
-        return once(manager, { companyId: user.companyId, commandId: body.commandId, target: id }, async () => {
+        return once(manager, commandOf(user, "set-aside", body.commandId, id), async () => {
           const row = await findPart(manager, user.companyId, job.id, id);
           if (!row) throw notFound("part");
           await noteVersion(manager, row, "set-aside", body.part, { userId: user.id, at: madeAt(body.ageMs) });

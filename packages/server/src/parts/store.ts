@@ -1,5 +1,6 @@
 import type { Part } from "@wide-porch/core";
 import type { EntityManager } from "typeorm";
+import { whyNotKnown } from "../database/lifted";
 import { HttpProblem, notFound, unfit } from "../http/problemDetails";
 import { type PartAnswer, partAnswer } from "../jobs/answers";
 import type { JobRow } from "../jobs/entity";
@@ -23,6 +24,14 @@ export function requireRevision(row: PartRow, baseRevision: number): void {
   if (row.revision !== baseRevision) throw new HttpProblem(409, { current: partAnswer(row) });
 }
 
+/** A part of a kind or version that this program does not know is nothing to write over. */
+export function requireKnown(row: PartRow): void {
+  const why = whyNotKnown(row.data);
+  if (why === undefined) return;
+  const message = `This part is kept as it is: ${why}`;
+  throw new HttpProblem(422, { detail: message, problems: [{ code: "not-known", path: "part", message }] });
+}
+
 export async function noteVersion(
   manager: EntityManager,
   row: Pick<PartRow, "id" | "companyId" | "jobId" | "revision">,
@@ -35,9 +44,17 @@ export async function noteVersion(
   await manager.getRepository(partVersionEntity).insert(version);
 }
 
-export async function insertPart(manager: EntityManager, job: JobRow, data: Part, author: Author): Promise<PartAnswer> {
+/** A part under the id of its row; one of an unknown kind keeps in its record the id it came with. */
+export type NewPart = { readonly id: string; readonly data: Part };
+
+export async function insertPart(
+  manager: EntityManager,
+  job: JobRow,
+  { id, data }: NewPart,
+  author: Author,
+): Promise<PartAnswer> {
   const parts = manager.getRepository(partEntity);
-  if (await parts.existsBy({ id: data.id })) throw notFound("part");
+  if (await parts.existsBy({ id })) throw notFound("part");
   const { companyId, id: jobId } = job;
   const place = ((await parts.maximum("place", { companyId, jobId })) ?? 0) + 1;
   if (place > MOST_PARTS) {
@@ -45,7 +62,7 @@ export async function insertPart(manager: EntityManager, job: JobRow, data: Part
   }
   const updatedAt = new Date();
   const row: PartRow = {
-    id: data.id,
+    id,
     companyId,
     jobId,
     revision: 1,

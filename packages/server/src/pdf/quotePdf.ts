@@ -1,4 +1,4 @@
-import { formatMoney, type PHOTO_TYPES, type QuoteDocument } from "@wide-porch/core";
+import { formatMoney, type QuoteDocument } from "@wide-porch/core";
 import type { Response } from "express";
 import PDFDocument from "pdfkit";
 
@@ -20,16 +20,11 @@ const PICTURE_HEIGHT_PT = 260;
 
 type Pdf = InstanceType<typeof PDFDocument>;
 
-/** The pictures that a quote names, by their ids. */
-export type QuotePictures = ReadonlyMap<
-  string,
-  {
-    readonly contentType: (typeof PHOTO_TYPES)[number];
-    readonly widthPx: number;
-    readonly heightPx: number;
-    readonly bytes: Buffer;
-  }
->;
+/** A picture ready for the paper: a JPEG of no more pixels than print shows. */
+export type PaperPicture = { readonly widthPx: number; readonly heightPx: number; readonly jpeg: Buffer };
+
+/** The pictures that a quote names, by their ids; nothing for one that cannot be read. */
+export type QuotePictures = ReadonlyMap<string, PaperPicture>;
 
 const longDate = (date: string): string =>
   new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric", timeZone: "UTC" }).format(
@@ -90,16 +85,19 @@ function letterhead(pdf: Pdf, quote: QuoteDocument): void {
   rule(pdf);
 }
 
-/** Each as wide as the text or as high as there is room for, with what it shows under it. PDF knows no WebP. */
+/** Each as wide as the text or as high as there is room for, with what it shows under it. */
 function pictures(pdf: Pdf, quote: QuoteDocument, known: QuotePictures): void {
   for (const { id, caption } of quote.pictures) {
     const picture = known.get(id);
-    if (!picture || picture.contentType === "image/webp") continue;
+    if (!picture) {
+      paragraph(pdf, `A picture is left out, as it cannot be read${caption === "" ? "." : `: ${caption}`}`);
+      continue;
+    }
     const scale = Math.min(widthOf(pdf) / picture.widthPx, PICTURE_HEIGHT_PT / picture.heightPx);
     const [width, height] = [picture.widthPx * scale, picture.heightPx * scale];
     keepTogether(pdf, height + 40);
     const top = pdf.y + 6;
-    pdf.image(picture.bytes, MARGIN_PT, top, { width, height });
+    pdf.image(picture.jpeg, MARGIN_PT, top, { width, height });
     pdf.y = top + height + 6;
     if (caption !== "") pdf.font("text").fontSize(9).fillColor(FAINT_INK).text(caption, MARGIN_PT).moveDown(0.6);
   }

@@ -1,6 +1,8 @@
+import { execFileSync } from "node:child_process";
 import { randomUUID } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
+import sharp from "sharp";
 import { type Agent, addCompany, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
@@ -39,7 +41,7 @@ describe("photos", () => {
     ["text", Buffer.from("not a picture"), 422, /no picture that can be shown/],
     [
       "a picture of another kind",
-      Buffer.from("GIF89a\u0001\u0000\u0001\u0000\u0000\u0000\u0000;", "latin1"),
+      Buffer.from("R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7", "base64"),
       422,
       /JPEG, a PNG or a WebP/,
     ],
@@ -80,6 +82,53 @@ describe("photos", () => {
     expect(copied).toMatchObject([{ caption: "The rot" }]);
     expect(copied[0].id).not.toBe(photoId);
     await ros.get(at(copied[0].id, copy)).expect(200);
+  });
+});
+
+describe("pictures that cannot be decoded", () => {
+  it("are refused where they come in: a PNG cut short, and one of 400 million pixels in a few kilobytes", async () => {
+    const cut = await send(ros, randomUUID(), png.subarray(0, Math.floor(png.length / 2))).expect(422);
+    expect(cut.body.detail).toContain("broken");
+    const wide = await sharp({
+      create: { width: 20_000, height: 20_000, channels: 3, background: "#ffffff" },
+      limitInputPixels: false,
+    })
+      .png({ compressionLevel: 9 })
+      .toBuffer();
+    expect(wide.length).toBeLessThan(8 * 1024 * 1024);
+    const before = process.memoryUsage().rss;
+    const answer = await send(ros, randomUUID(), wide).expect(413);
+    expect(answer.body.detail).toContain("20000 × 20000");
+    expect(process.memoryUsage().rss - before).toBeLessThan(500e6);
+  }, 60_000);
+
+  it("are refused in a job's file too, with the place", async () => {
+    const file = (await ros.get(`/api/v1/jobs/${jobId}/file`).expect(200)).body;
+    const broken = png.subarray(0, 400).toString("base64");
+    const photos = [{ id: randomUUID(), contentType: "image/png", base64: broken }];
+    const { body } = await ros
+      .post("/api/v1/job-files")
+      .send({ ...file, photos })
+      .expect(422);
+    expect(body.problems[0].path).toBe("photos.0");
+  });
+
+  it("and one that was kept before is left out of the quote, and said", async () => {
+    const photoId = randomUUID();
+    await send(ros, photoId, png).expect(200);
+    const { body: job } = await ros.get(`/api/v1/jobs/${jobId}`).expect(200);
+    const quote = { ...job.job.job.quote, pictures: [{ id: photoId, caption: "The gable" }] };
+    const change = { commandId: randomUUID(), baseRevision: job.job.revision, changes: { quote } };
+    await ros.patch(`/api/v1/jobs/${jobId}`).send(change).expect(200);
+    const textOf = async () => {
+      const { body } = await ros.get(`/api/v1/jobs/${jobId}/quote-draft.pdf`).expect(200);
+      return execFileSync("pdftotext", ["-", "-"], { input: body }).toString();
+    };
+    expect(await textOf()).not.toContain("left out");
+    const broken = Buffer.concat([png.subarray(0, 300), Buffer.alloc(50, 7)]);
+    await server.dataSource.query("UPDATE photo SET bytes = ? WHERE id = ?", [broken, photoId]);
+    expect(await textOf()).toContain("A picture is left out, as it cannot be read: The gable");
+    await ros.get("/api/v1/health").expect(200);
   });
 });
 

@@ -23,7 +23,7 @@ export const photoEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: z.object({ id: z.string(), widthPx: z.int(), heightPx: z.int() }),
     handle: async ({ user, param, request }) => {
       const id = requireUuid(param("photoId"));
-      const picture = readPicture(request.body);
+      const picture = await readPicture(request.body);
       return inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         await keepPhoto(manager, { id, companyId: user.companyId, jobId: job.id, userId: user.id }, picture);

@@ -1,33 +1,52 @@
 import { LARGEST_PHOTO_BYTES, PHOTO_TYPES } from "@wide-porch/core";
-import { imageSize } from "image-size";
+import sharp from "sharp";
 import type { EntityManager } from "typeorm";
 import { HttpProblem } from "../http/problemDetails";
 import { type PhotoRow, photoEntity } from "./entity";
 
-const TYPES: Record<string, PhotoRow["contentType"]> = {
-  jpg: PHOTO_TYPES[0],
-  png: PHOTO_TYPES[1],
-  webp: PHOTO_TYPES[2],
-};
+const TYPES: ReadonlyMap<string, PhotoRow["contentType"]> = new Map([
+  ["jpeg", PHOTO_TYPES[0]],
+  ["png", PHOTO_TYPES[1]],
+  ["webp", PHOTO_TYPES[2]],
+]);
+
+/** What a phone's camera makes, and more than a device sends. A picture of more pixels takes gigabytes to decode. */
+export const MOST_PIXELS = 50_000_000;
+/** Decoding one picture takes one core and no more. */
+sharp.concurrency(1);
 
 export type Picture = Pick<PhotoRow, "contentType" | "widthPx" | "heightPx" | "bytes">;
 
 const notAPicture = (message: string): HttpProblem =>
   new HttpProblem(422, { detail: message, problems: [{ code: "no-picture", path: "", message }] });
 
-/** What a picture is by its bytes, whatever it was called. Throws 422 for what is none, and 413 for one too large. */
-export function readPicture(bytes: unknown): Picture {
+/**
+ * What a picture is by its bytes, whatever it was called; decoded once, so that what is kept can be shown and printed. Throws
+ * 422 for what is none or cannot be decoded whole, and 413 for one too large.
+ */
+export async function readPicture(bytes: unknown): Promise<Picture> {
   if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw notAPicture("This is no picture: it is empty.");
   if (bytes.length > LARGEST_PHOTO_BYTES) throw new HttpProblem(413, { detail: "A photo is at most 8 MB." });
-  let size: ReturnType<typeof imageSize>;
-  try {
-    size = imageSize(bytes);
-  } catch {
-    throw notAPicture("This is no picture that can be shown.");
+  const { width, height, format } = await sharp(bytes, { limitInputPixels: false })
+    .metadata()
+    .catch(() => {
+      throw notAPicture("This is no picture that can be shown.");
+    });
+  const contentType = TYPES.get(format);
+  if (!contentType) throw notAPicture(`A photo is a JPEG, a PNG or a WebP, not “${format}”.`);
+  if (width * height > MOST_PIXELS) {
+    throw new HttpProblem(413, {
+      detail: `A photo has at most ${MOST_PIXELS / 1e6} million pixels; this one is ${width} × ${height}.`,
+    });
   }
-  const contentType = TYPES[size.type ?? ""];
-  if (!contentType) throw notAPicture(`A photo is a JPEG, a PNG or a WebP, not “${size.type}”.`);
-  return { contentType, widthPx: size.width, heightPx: size.height, bytes };
+  await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "truncated" })
+    .resize(16, 16)
+    .raw()
+    .toBuffer()
+    .catch(() => {
+      throw notAPicture("This picture is broken: it cannot be shown whole. Take or send it again.");
+    });
+  return { contentType, widthPx: width, heightPx: height, bytes };
 }
 
 /** Keeps a picture under the device's id for it. Sent again, it is kept once. */

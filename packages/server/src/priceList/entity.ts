@@ -1,5 +1,6 @@
-import type { PriceItem } from "@wide-porch/core";
+import { type PriceItem, priceItemRecord } from "@wide-porch/core";
 import { EntitySchema } from "typeorm";
+import { liftedTo } from "../database/lifted";
 
 export type PriceItemRow = { companyId: string; code: string; revision: number; data: PriceItem };
 
@@ -9,6 +10,6 @@ export const priceItemEntity = new EntitySchema<PriceItemRow>({
     companyId: { type: "char", length: 36, primary: true },
     code: { type: "varchar", length: 80, primary: true },
     revision: { type: "int" },
-    data: { type: "json" },
+    data: { type: "json", transformer: liftedTo(priceItemRecord) },
   },
 });

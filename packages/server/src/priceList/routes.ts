@@ -2,6 +2,7 @@ import { priceItemSchema, withoutPrices } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { inTransaction } from "../database/dataSource";
+import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
 import { priceItemEntity } from "./entity";
@@ -21,7 +22,10 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
     handle: async ({ user }) => {
       const where = { companyId: user.companyId };
       const rows = await dataSource.getRepository(priceItemEntity).find({ where, order: { code: "ASC" } });
-      const shown = seesCosts(user.role) ? rows : rows.map((row) => ({ ...row, data: withoutPrices(row.data) }));
+      // What this program cannot read, it cannot take the prices out of either.
+      const shown = seesCosts(user.role)
+        ? rows
+        : rows.filter(isKnown).map((row) => ({ ...row, data: withoutPrices(row.data) }));
       return { items: shown.map((row) => ({ revision: row.revision, item: row.data })) };
     },
   }),

@@ -7,12 +7,15 @@ import { companyEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
-import { once } from "../jobs/commands";
+import { commandOf, once } from "../jobs/commands";
 import { jobOf, lockJob, partsOf, touchJob } from "../jobs/store";
+import { paperPictures } from "../pdf/paperPictures";
 import { type QuotePictures, sendQuotePdf } from "../pdf/quotePdf";
 import { photoEntity } from "../photos/entity";
 import { priceListOf } from "../priceList/store";
+import { quoteDate } from "./dates";
 import { type QuoteRow, type QuoteSnapshot, quoteEntity } from "./entity";
+import { nextNumber } from "./numbers";
 
 const quoteAnswerSchema = z
   .object({
@@ -20,28 +23,31 @@ const quoteAnswerSchema = z
     number: z.string(),
     sequence: z.int(),
     issuedAt: z.iso.datetime(),
+    /** It came with a job's file, under the number it had there. */
+    imported: z.boolean(),
     document: quoteDocumentSchema,
   })
   .meta({ id: "Quote" });
 
-const issueSchema = z.object({ commandId: z.uuid() }).meta({ id: "IssueQuote" });
+/** The day it is where the person is; theirs and the server's may differ by one. */
+const dateSchema = z.object({ date: z.iso.date().optional() });
+const issueSchema = dateSchema.extend({ commandId: z.uuid() }).meta({ id: "IssueQuote" });
 
 const quoteAnswer = (row: QuoteRow): z.infer<typeof quoteAnswerSchema> => ({
   id: row.id,
   number: row.number,
   sequence: row.sequence,
   issuedAt: row.issuedAt.toISOString(),
+  imported: row.imported,
   document: row.document,
 });
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** The pictures that a quote names, as far as they have been sent. */
 async function picturesOf(source: DataSource, companyId: string, quote: QuoteDocument): Promise<QuotePictures> {
   const ids = quote.pictures.map((picture) => picture.id);
   if (ids.length === 0) return new Map();
   const photos = await source.getRepository(photoEntity).findBy({ companyId, id: In(ids) });
-  return new Map(photos.map((photo) => [photo.id, photo]));
+  return paperPictures(photos);
 }
 
 type Made = { document: QuoteDocument; snapshot: QuoteSnapshot };
@@ -50,7 +56,7 @@ async function makeQuote(
   source: DataSource | EntityManager,
   companyId: string,
   jobId: string,
-  number: string,
+  issued: { readonly number: string; readonly date: string },
 ): Promise<Made> {
   const row = await jobOf(source, companyId, jobId);
   const company = await source.getRepository(companyEntity).findOneByOrFail({ id: companyId });
@@ -58,18 +64,26 @@ async function makeQuote(
   const priceList = await priceListOf(source, companyId);
   const library = await libraryOf(source, companyId, row.data, parts);
   const reckoning = reckonJob(row.data, parts, priceList, library);
-  const issue = { number, date: today(), company: { name: company.name, address: company.settings.address } };
+  const issue = { ...issued, company: { name: company.name, address: company.settings.address } };
   return {
     document: draftQuote(row.data, parts, reckoning, issue),
     snapshot: { job: row.data, parts, priceList, assemblies: library.assemblies, standard: library.standard ?? null },
   };
 }
 
-/** Numbers run through the year over the whole company; its row is locked so that no two quotes share one. */
-async function nextNumber(manager: EntityManager, companyId: string): Promise<string> {
-  await manager.getRepository(companyEntity).findOne({ where: { id: companyId }, lock: { mode: "pessimistic_write" } });
-  const count = await manager.getRepository(quoteEntity).countBy({ companyId });
-  return `${today().slice(0, 4)}-${String(count + 1).padStart(4, "0")}`;
+const DRAFT = "Draft";
+/** What the column holds, and more than any house costs. */
+const LARGEST_TOTAL = 999_999_999_999;
+
+function requireQuotable(document: QuoteDocument): void {
+  const refuse = (code: string, message: string) =>
+    new HttpProblem(422, { detail: message, problems: [{ code, path: "", message }] });
+  if (document.sections.length === 0) {
+    throw refuse("nothing-to-quote", "Measure at least one part before issuing a quote.");
+  }
+  if (Number(document.total) > LARGEST_TOTAL) {
+    throw refuse("total-too-large", "The total is more than a quote can say. Check the prices and quantities.");
+  }
 }
 
 export async function issueQuote(
@@ -77,14 +91,12 @@ export async function issueQuote(
   companyId: string,
   jobId: string,
   userId: string,
+  date: string,
 ): Promise<QuoteRow> {
   const quotes = manager.getRepository(quoteEntity);
-  const number = await nextNumber(manager, companyId);
-  const { document, snapshot } = await makeQuote(manager, companyId, jobId, number);
-  if (document.sections.length === 0) {
-    const message = "Measure at least one part before issuing a quote.";
-    throw new HttpProblem(422, { detail: message, problems: [{ code: "nothing-to-quote", path: "", message }] });
-  }
+  const number = await nextNumber(manager, companyId, date);
+  const { document, snapshot } = await makeQuote(manager, companyId, jobId, { number, date });
+  requireQuotable(document);
   const issuedAt = new Date();
   const sequence = ((await quotes.maximum("sequence", { companyId, jobId })) ?? 0) + 1;
   const { total } = document;
@@ -96,6 +108,7 @@ export async function issueQuote(
     number,
     issuedAt,
     issuedBy: userId,
+    imported: false,
     total,
     document,
     snapshot,
@@ -131,8 +144,8 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     handle: ({ user, param, body }) =>
       inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
-        return once(manager, { companyId: user.companyId, commandId: body.commandId, target: job.id }, async () =>
-          quoteAnswer(await issueQuote(manager, user.companyId, job.id, user.id)),
+        return once(manager, commandOf(user, "issue-quote", body.commandId, job.id), async () =>
+          quoteAnswer(await issueQuote(manager, user.companyId, job.id, user.id, quoteDate(body.date))),
         );
       }),
   }),
@@ -142,8 +155,12 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "The quote as it would be issued now",
     status: 200,
+    query: dateSchema,
     answer: quoteDocumentSchema,
-    handle: async ({ user, param }) => (await makeQuote(dataSource, user.companyId, param("jobId"), "Draft")).document,
+    handle: async ({ user, param, query }) => {
+      const issued = { number: DRAFT, date: quoteDate(query.date) };
+      return (await makeQuote(dataSource, user.companyId, param("jobId"), issued)).document;
+    },
   }),
   endpoint({
     method: "get",
@@ -151,9 +168,11 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "The draft as a PDF",
     status: 200,
+    query: dateSchema,
     contentType: "application/pdf",
-    handle: async ({ user, param, response }) => {
-      const { document } = await makeQuote(dataSource, user.companyId, param("jobId"), "Draft");
+    handle: async ({ user, param, query, response }) => {
+      const issued = { number: DRAFT, date: quoteDate(query.date) };
+      const { document } = await makeQuote(dataSource, user.companyId, param("jobId"), issued);
       await sendQuotePdf(response, document, await picturesOf(dataSource, user.companyId, document));
     },
   }),

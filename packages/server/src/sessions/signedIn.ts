@@ -30,8 +30,11 @@ export const requireSignedIn: RequestHandler = (request, _response, next) => {
   next();
 };
 
-const sameText = (a: string, b: string): boolean =>
-  a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
+/** By their bytes: letters beyond ASCII take several, and buffers of two lengths cannot be compared. */
+function sameText(a: string, b: string): boolean {
+  const [first, second] = [Buffer.from(a), Buffer.from(b)];
+  return first.length === second.length && timingSafeEqual(first, second);
+}
 
 /** A change made with a session's cookie must carry the session's own token, which another site cannot read. */
 export const requireCsrfToken: RequestHandler = (request, _response, next) => {

@@ -5,6 +5,7 @@ export const roomMigrations: readonly Migration[] = [
   {
     // Openings by unit size.
     to: 2,
+    name: "unit-sizes",
     up: (room) => ({
       ...room,
       openings: recordsOf(room.openings).map((each) => ({ ...each, measuredAs: "rough" })),

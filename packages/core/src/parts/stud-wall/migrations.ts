@@ -16,6 +16,7 @@ export const studWallMigrations: readonly Migration[] = [
   {
     // Notes and photos on every part; walls that stand on a plan, with corners and meeting walls known from it.
     to: 2,
+    name: "notes-photos-and-plan",
     up: (wall) => ({
       ...wall,
       storey: wall.storey === "" ? "Ground" : wall.storey,
@@ -29,6 +30,7 @@ export const studWallMigrations: readonly Migration[] = [
   {
     // Framed by an assembly of its own choice and version; sloped tops; walls built more than once.
     to: 3,
+    name: "framed-by-assemblies",
     up: (wall) => {
       const parameters = recordOf(wall.parameters);
       const outside = recordOf(parameters.sheathed).value === true;
@@ -45,11 +47,16 @@ export const studWallMigrations: readonly Migration[] = [
   {
     // Openings by unit size, and placed by other ways than from the left end.
     to: 4,
+    name: "unit-sizes-and-places",
     up: (wall) => ({
       ...wall,
       openings: recordsOf(wall.openings).map((each) => ({ ...each, measuredAs: "rough", along: "from-left" })),
       parameters: { ...unitAllowances("imperial"), ...recordOf(wall.parameters) },
     }),
   },
-  { to: 5, up: (wall) => ({ ...wall, parameters: withinLimits(recordOf(wall.parameters)) }) },
+  {
+    to: 5,
+    name: "spacings-that-can-be-built",
+    up: (wall) => ({ ...wall, parameters: withinLimits(recordOf(wall.parameters)) }),
+  },
 ];

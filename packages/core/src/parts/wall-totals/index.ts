@@ -58,7 +58,11 @@ export const TOTAL_COUNTS = [
 
 /** Spacings within what can be built. */
 const wallTotalsMigrations: readonly Migration[] = [
-  { to: 2, up: (part) => ({ ...part, parameters: withinLimits(recordOf(part.parameters)) }) },
+  {
+    to: 2,
+    name: "spacings-that-can-be-built",
+    up: (part) => ({ ...part, parameters: withinLimits(recordOf(part.parameters)) }),
+  },
 ];
 
 const dimensions = (part: WallTotals): DimensionSlot[] => [

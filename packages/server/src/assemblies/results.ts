@@ -1,0 +1,29 @@
+import { type Assembly, compileAssembly, runExamples } from "@wide-porch/core/reckoning";
+import { library } from "@wide-porch/library";
+import { unfit } from "../http/problemDetails";
+import type { AssemblyResults } from "./entity";
+
+/** Names that mean something else in formulas: such an assembly is not saved at all. */
+const REFUSED: ReadonlySet<string> = new Set(["reserved-name"]);
+
+/** Throws 422 for what is wrong beyond a formula that can be mended later. */
+export function requireSound(assembly: Assembly): void {
+  const refused = compileAssembly(assembly).problems.filter((each) => REFUSED.has(each.code));
+  if (refused.length > 0) throw unfit(refused.map((each) => ({ ...each, path: `assembly.${each.path}` })));
+}
+
+/**
+ * Works a version's examples, before it is stored: reading the list of assemblies then works nothing. An example that breaks
+ * off is one that does not come out.
+ */
+export function resultsOf(assembly: Assembly): AssemblyResults {
+  const problems = compileAssembly(assembly).problems.length;
+  const failing = assembly.examples.filter((example) => {
+    try {
+      return runExamples({ ...assembly, examples: [example] }, library).some((each) => !each.passes);
+    } catch {
+      return true;
+    }
+  });
+  return { failingExamples: failing.length, problems };
+}

@@ -1,0 +1,13 @@
+import { QueryFailedError } from "typeorm";
+
+const MET_ANOTHER: ReadonlySet<unknown> = new Set(["ER_DUP_ENTRY", "ER_LOCK_DEADLOCK", "ER_LOCK_WAIT_TIMEOUT"]);
+
+/**
+ * Whether work failed because somebody did the same at the same moment. Done again it sees what they did: the earlier answer
+ * of a command sent twice, or a newer version than it was made on.
+ */
+export const metAnother = (error: unknown): boolean =>
+  error instanceof QueryFailedError && MET_ANOTHER.has(codeOf(error.driverError));
+
+const codeOf = (error: unknown): unknown =>
+  typeof error === "object" && error !== null && "code" in error ? error.code : undefined;
