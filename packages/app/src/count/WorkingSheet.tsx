@@ -74,8 +74,8 @@ function ComesFrom({ line }: { line: CountLine }) {
   const { record } = useJob();
   if (line.working.from.length === 0) return null;
   const go = (path: string) => {
-    const figure =
-      path.startsWith("parameters.") || path.startsWith("choices.") ? "" : `?figure=${encodeURIComponent(path)}`;
+    const whole = path === "" || path.startsWith("parameters.") || path.startsWith("choices.");
+    const figure = whole ? "" : `?figure=${encodeURIComponent(path)}`;
     router.push(`/jobs/${record.id}/measure/${line.partId}${figure}` as Href);
   };
   return (
@@ -83,7 +83,7 @@ function ComesFrom({ line }: { line: CountLine }) {
       <Title level={3}>Comes from</Title>
       <View className="flex-row flex-wrap gap-2">
         {line.working.from.map((from) => (
-          <Button key={from.path} label={from.label} kind="plain" onPress={() => go(from.path)} />
+          <Button key={from.label} label={from.label} kind="plain" onPress={() => go(from.path)} />
         ))}
       </View>
     </View>

@@ -166,8 +166,6 @@ const atLeast = (value: unknown, leastNm: number): unknown =>
   typeof value === "number" && value < leastNm ? leastNm : value;
 
 export const assemblyMigrations: readonly Migration[] = [
-  // Version 1 was never stored outside a test.
-  { to: 2, name: "framing-by-schedule", up: (assembly) => assembly },
   {
     // How near to a plate's end a bolt may be, and least values by what the trade has.
     to: 3,

@@ -1,4 +1,5 @@
-import type { CompiledRule, Ground, ReadyFormula } from "../assemblies";
+import type { Assembly, CompiledRule, Ground, ReadyFormula } from "../assemblies";
+import { PART_KINDS } from "../parts";
 import type { Working } from "./countLine";
 import { explainFormula } from "./explain";
 import { quantityText } from "./quantityText";
@@ -51,6 +52,10 @@ function explainRule(formula: ReadyFormula, { ground, assembly, context }: Round
   return explainFormula(formula, { ground: shown, names: namesOf(assembly), system: context.system });
 }
 
+/** The figure that a measured value is read as; the part as a whole for one that comes of several. */
+const figureOf = ({ appliesTo }: Assembly, name: string): string =>
+  PART_KINDS[appliesTo].quantityNames.find((each) => each.name === name)?.path ?? "";
+
 /** The figures and choices of the part that a rule's formulas name. */
 function fromOf({ uses, item }: CompiledRule, { part, assembly, useId }: Round): Working["from"] {
   const names = namesOf(assembly);
@@ -58,7 +63,7 @@ function fromOf({ uses, item }: CompiledRule, { part, assembly, useId }: Round):
   return wanted.flatMap((name) => {
     const known = names.get(name);
     if (!known || known.from === "rule") return [];
-    if (known.from === "measured") return [{ path: name, label: known.label }];
+    if (known.from === "measured") return [{ path: figureOf(assembly, name), label: known.label }];
     const path = useId === "" && part.kind === "stud-wall" ? `parameters.${name}` : `choices.${name}`;
     return [{ path, label: known.label }];
   });

@@ -17,7 +17,7 @@ const file = {
 
 describe("a job file", () => {
   it("comes back as it went out", () => {
-    expect(readJobFile(JSON.parse(JSON.stringify(file)))).toEqual({ ok: true, file });
+    expect(readJobFile(JSON.parse(JSON.stringify(file)))).toEqual({ ok: true, file, unknownParts: [] });
   });
 
   it.each([
@@ -30,16 +30,25 @@ describe("a job file", () => {
     ],
     ["a job without a title", { ...file, job: { ...file.job, title: "" } }, "job.title"],
     ["parts that are no list", { ...file, parts: {} }, "parts"],
-    [
-      "a part of a newer version",
-      { ...file, parts: [{ ...file.parts[0], schemaVersion: 99 }] },
-      "parts.0.schemaVersion",
-    ],
     ["a job of a newer version", { ...file, job: { ...file.job, schemaVersion: 99 } }, "job.schemaVersion"],
   ])("with %s is refused, and the place named", (_what, data, path) => {
     const result = readJobFile(data);
     expect(result.ok).toBe(false);
     if (!result.ok) expect(result.problems.map((each) => each.path)).toContain(path);
+  });
+
+  it("keeps parts of a newer version or an unknown kind as they are, and reads the rest", () => {
+    const newer = { ...file.parts[0], schemaVersion: 99, name: "Newer" };
+    const strange = { kind: "hovercraft", id: "h", name: "Skirt", fans: 2 };
+    const result = readJobFile({ ...file, parts: [newer, ...file.parts, strange] });
+    expect(result.ok && result.file.parts).toEqual(file.parts);
+    expect(result.ok && result.unknownParts.map((each) => each.stored)).toEqual([newer, strange]);
+    expect(result.ok && result.unknownParts.map((each) => each.name)).toEqual(["Newer", "Skirt"]);
+  });
+
+  it("of a newer version is not taken in, and the words say why", () => {
+    const result = readJobFile({ ...file, schemaVersion: 2 });
+    expect(result.ok ? "" : result.problems[0]?.message).toContain("newer version of the program");
   });
 
   it("has a published schema of JSON Schema 2020-12", () => {

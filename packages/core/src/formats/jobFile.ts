@@ -40,6 +40,8 @@ export type JobFileResult =
 /** The published JSON Schema, draft 2020-12, of the file as it is read. */
 export const jobFileJsonSchema = (): Record<string, unknown> => ({ ...z.toJSONSchema(jobFileSchema, { io: "input" }) });
 
+const under = (path: string, inner: string): string => (inner === "" ? path : `${path}.${inner}`);
+
 type Found<T> = { readonly values: readonly T[]; readonly problems: readonly Problem[] };
 
 /** A list's records, each lifted and checked by itself; what is wrong is told by its place in the list. */
@@ -52,7 +54,7 @@ function readEach<T>(list: unknown, path: string, read: (stored: unknown) => Par
     else
       problems.push({
         ...found.problem,
-        path: [path, index, found.problem.path].filter((step) => step !== "").join("."),
+        path: under(`${path}.${index}`, found.problem.path),
       });
   }
   return { values, problems };
@@ -70,7 +72,8 @@ function readParts(list: unknown): Found<Part> & { readonly unknown: readonly Un
 
 const readQuote = (stored: unknown): Parsed<JobFile["quotes"][number]> => {
   const document = readRecord(quoteDocumentRecord, recordOf(stored).document);
-  if (!document.ok) return { ok: false, problem: { ...document.problem, path: `document.${document.problem.path}` } };
+  if (!document.ok)
+    return { ok: false, problem: { ...document.problem, path: under("document", document.problem.path) } };
   const result = jobFileSchema.shape.quotes.element.safeParse({ ...recordOf(stored), document: document.value });
   if (result.success) return parsed(result.data);
   const [issue] = result.error.issues;
@@ -100,7 +103,7 @@ export function readJobFile(data: unknown): JobFileResult {
   const standards = unlessNewer(readEach(file.standards, "standards", (each) => readRecord(standardRecord, each)));
   const quotes = readEach(file.quotes, "quotes", readQuote);
   const problems = [
-    ...(job.ok ? [] : [{ ...job.problem, path: `job.${job.problem.path}` }]),
+    ...(job.ok ? [] : [{ ...job.problem, path: under("job", job.problem.path) }]),
     ...[parts, assemblies, standards, quotes].flatMap((each) => each.problems),
   ];
   const whole = jobFileSchema.safeParse({
@@ -111,10 +114,10 @@ export function readJobFile(data: unknown): JobFileResult {
     standards: standards.values,
     quotes: Array.isArray(file.quotes) ? quotes.values : file.quotes,
   });
-  if (problems.length > 0) return { ok: false, problems };
-  if (whole.success) return { ok: true, file: whole.data, unknownParts: parts.unknown };
-  return {
-    ok: false,
-    problems: whole.error.issues.map((issue) => problem(issue.code, issue.path.map(String).join("."), issue.message)),
-  };
+  if (problems.length === 0 && whole.success) return { ok: true, file: whole.data, unknownParts: parts.unknown };
+  const known = new Set(problems.map((each) => each.path.split(".")[0]));
+  const ofWhole = (whole.error?.issues ?? [])
+    .map((issue) => problem(issue.code, issue.path.map(String).join("."), issue.message))
+    .filter((each) => !known.has(each.path.split(".")[0]));
+  return { ok: false, problems: [...problems, ...ofWhole] };
 }

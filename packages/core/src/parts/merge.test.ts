@@ -91,6 +91,27 @@ describe("two versions of one part", () => {
     expect(mergeParts(wall, unit, middle)).toMatchObject({ openings: [{ measuredAs: "unit", along: "centred" }] });
   });
 
+  it("keeps counts set by hand by two people on different lines apart; the same line is for them to choose", () => {
+    const set = (line: string, quantity: number) => ({ line, quantity, reason: "counted" });
+    const start = { ...base, handSet: [set("boards", 20)] };
+    const mine = { ...start, handSet: [set("boards", 20), set("screws", 900)] };
+    const theirs = { ...start, handSet: [set("tape", 2), set("boards", 20)] };
+    expect(differencesBetween(start, mine, theirs).map(({ path, changedBy }) => [path, changedBy])).toEqual([
+      ["handSet.tape", "theirs"],
+      ["handSet.screws", "mine"],
+    ]);
+    const merged = mergeParts(start, mine, theirs);
+    expect(merged.handSet.map((each) => each.line).toSorted()).toEqual(["boards", "screws", "tape"]);
+    const both = differencesBetween(
+      start,
+      { ...start, handSet: [set("boards", 21)] },
+      { ...start, handSet: [set("boards", 22)] },
+    );
+    expect(both).toMatchObject([{ path: "handSet.boards.quantity", changedBy: "both" }]);
+    // Given back by one, and nothing else touched by the other: it is given back.
+    expect(mergeParts(start, { ...start, handSet: [] }, start).handSet).toEqual([]);
+  });
+
   it("is the one version or the other when every field is chosen from it, and loses nothing (property)", () => {
     const length = fc.integer({ min: 1, max: 400 });
     const version = fc.record({

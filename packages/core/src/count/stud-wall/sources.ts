@@ -12,6 +12,8 @@ export function sourcesOf(role: FramingRole, wall: StudWall): From {
     wall.openings.map((opening) => ({ path: `openings.${opening.id}.${field}`, label: `${opening.name}: ${label}` }));
   const widths = each("width", "rough width");
   const heights = each("height", "rough height");
+  // A door has no sill to type.
+  const sills = each("sill", "sill height").filter((_, index) => wall.openings[index]?.kind !== "door");
   const bearing = choice("bearing", "Bearing");
   const spacing = choice("spacing", "Stud spacing");
   const byRole: Record<FramingRole, From> = {
@@ -31,7 +33,7 @@ export function sourcesOf(role: FramingRole, wall: StudWall): From {
     "ladder-block": [spacing, choice("meetingStyle", "Where walls meet")],
     "header-packing": [bearing, choice("headerPacking", "Header packed to the wall"), ...widths],
     blocking: [spacing, height, choice("blockingEvery", "Blocking every"), ...widths],
-    "cripple-below": [spacing, ...widths, ...each("sill", "sill height")],
+    "cripple-below": [spacing, ...widths, ...sills],
   };
   return byRole[role];
 }
