@@ -31,6 +31,15 @@ export class NoAnswer extends Error {
   }
 }
 
+/** The server answered, but not what this program understands: it is newer, or the network put its own page in between. */
+export class NotUnderstood extends Error {
+  constructor() {
+    super(
+      "The server's answer is not understood here. Reload the page for the newest version, and look at the network.",
+    );
+  }
+}
+
 let csrfToken = "";
 export const keepCsrfToken = (token: string): void => {
   csrfToken = token;
@@ -68,10 +77,13 @@ async function request(method: string, path: string, { body, contentType }: Sent
 const json = (body: unknown): Sent =>
   body === undefined ? {} : { body: JSON.stringify(body), contentType: "application/json" };
 
-/** Asks the API and checks the answer's shape. Throws ApiProblem, NoAnswer or a ZodError. */
+/** Asks the API and checks the answer's shape. Throws ApiProblem, NoAnswer or NotUnderstood. */
 export async function ask<T>(schema: z.ZodType<T>, method: string, path: string, body?: unknown): Promise<T> {
   const response = await request(method, path, json(body));
-  return schema.parse(await response.json());
+  const answer: unknown = await response.json().catch(() => undefined);
+  const read = schema.safeParse(answer);
+  if (!read.success) throw new NotUnderstood();
+  return read.data;
 }
 
 export async function tell(method: string, path: string, body?: unknown): Promise<void> {

@@ -1,12 +1,17 @@
 import {
-  assemblySchema,
-  houseStandardSchema,
+  assemblyRecord,
+  jobRecord,
   jobSchema,
-  partSchema,
-  priceItemSchema,
-  quoteDocumentSchema,
+  type Part,
+  priceItemRecord,
+  quoteDocumentRecord,
+  readPart,
+  standardRecord,
+  type UnknownPart,
+  unknownPart,
 } from "@wide-porch/core";
 import { z } from "zod";
+import { knownOf, recordOf } from "./tolerant";
 
 const roleSchema = z.enum(["owner", "estimator", "crew"]);
 
@@ -21,74 +26,127 @@ export const demoPeopleSchema = z.object({
   items: z.array(z.object({ name: z.string(), email: z.string(), role: roleSchema, password: z.string() })),
 });
 
+const deviceJobSchema = jobSchema.extend({ pricing: jobSchema.shape.pricing.nullable() });
+
 /** Pricing is null for crew, who do not see costs. */
 export const jobRecordSchema = z.object({
   id: z.string(),
   revision: z.number(),
   updatedAt: z.string(),
-  job: jobSchema.extend({ pricing: jobSchema.shape.pricing.nullable() }),
+  job: recordOf({ ...jobRecord, schema: deviceJobSchema }),
 });
 export type JobRecord = z.infer<typeof jobRecordSchema>;
 
-export const jobListSchema = z.object({
-  items: z.array(jobRecordSchema),
-  total: z.number(),
-  page: z.number(),
-  perPage: z.number(),
+/** A job of a version that this program does not know: its name is all that is shown of it. */
+const unknownJobSchema = z.object({
+  id: z.string(),
+  job: z.object({ title: z.string().default("A job"), customerName: z.string().default("") }),
+});
+export type UnknownJob = z.infer<typeof unknownJobSchema>;
+
+export const jobListSchema = z
+  .object({
+    items: z.array(z.unknown()),
+    unknown: z.array(unknownJobSchema).default([]),
+    total: z.number(),
+    page: z.number(),
+    perPage: z.number(),
+  })
+  .transform(({ items, unknown, ...rest }) => ({
+    ...rest,
+    items: items.flatMap((each) => jobRecordSchema.safeParse(each).data ?? []),
+    unknown: [
+      ...unknown,
+      ...items.flatMap((each) => {
+        const known = jobRecordSchema.safeParse(each).success;
+        return known ? [] : (unknownJobSchema.safeParse(each).data ?? []);
+      }),
+    ],
+  }));
+
+const storedPartSchema = z.object({ id: z.string(), revision: z.number(), binned: z.boolean(), part: z.unknown() });
+
+const partField: z.ZodType<Part> = z.unknown().transform((stored, context): Part => {
+  const found = readPart(stored);
+  if (found.ok) return found.value;
+  context.addIssue({ code: "custom", message: found.problem.message });
+  return z.NEVER;
 });
 
-export const partRecordSchema = z.object({
-  id: z.string(),
-  revision: z.number(),
-  binned: z.boolean(),
-  part: partSchema,
-});
+export const partRecordSchema = storedPartSchema.extend({ part: partField });
 export type PartRecord = z.infer<typeof partRecordSchema>;
 
-export const fullJobSchema = z.object({
-  job: jobRecordSchema,
-  parts: z.array(partRecordSchema),
-  /** In the versions the parts are counted with. */
-  assemblies: z.array(assemblySchema),
-  standard: houseStandardSchema.nullable(),
-});
+/** Parts apart from those of a kind or version that this program does not know: these are shown as such, and left alone. */
+function sorted(stored: readonly z.infer<typeof storedPartSchema>[]) {
+  const parts: PartRecord[] = [];
+  const unknownParts: UnknownPart[] = [];
+  for (const record of stored) {
+    const found = readPart(record.part);
+    if (found.ok) parts.push({ ...record, part: found.value });
+    else unknownParts.push({ ...unknownPart(record.part, found.problem.message), id: record.id });
+  }
+  return { parts, unknownParts };
+}
+
+const unknownPartSchema = z.object({ id: z.string(), name: z.string(), why: z.string(), stored: z.unknown() });
+
+export const fullJobSchema = z
+  .object({
+    job: jobRecordSchema,
+    parts: z.array(storedPartSchema),
+    /** As it is kept on the device. */
+    unknownParts: z.array(unknownPartSchema).default([]),
+    /** In the versions the parts are counted with. */
+    assemblies: knownOf(recordOf(assemblyRecord)),
+    standard: recordOf(standardRecord).nullable().catch(null),
+  })
+  .transform(({ parts: stored, unknownParts: kept, ...rest }) => {
+    const { parts, unknownParts } = sorted(stored);
+    return { ...rest, parts, unknownParts: [...kept, ...unknownParts] };
+  });
 export type FullJob = z.infer<typeof fullJobSchema>;
 
-export const priceRecordSchema = z.object({ revision: z.number(), item: priceItemSchema });
-export const priceListSchema = z.object({ items: z.array(priceRecordSchema) });
+export const priceRecordSchema = z.object({ revision: z.number(), item: recordOf(priceItemRecord) });
+export const priceListSchema = z.object({ items: knownOf(priceRecordSchema) });
 export type PriceRecord = z.infer<typeof priceRecordSchema>;
 
 export const assemblyRecordSchema = z.object({
-  assembly: assemblySchema,
+  assembly: recordOf(assemblyRecord),
   retired: z.boolean(),
   failingExamples: z.number(),
   problems: z.number(),
 });
 export type AssemblyRecord = z.infer<typeof assemblyRecordSchema>;
-export const assemblyListSchema = z.object({ items: z.array(assemblyRecordSchema) });
+export const assemblyListSchema = z.object({ items: knownOf(assemblyRecordSchema) });
 
-export const standardRecordSchema = z.object({ standard: houseStandardSchema, retired: z.boolean() });
+export const standardRecordSchema = z.object({ standard: recordOf(standardRecord), retired: z.boolean() });
 export type StandardRecord = z.infer<typeof standardRecordSchema>;
-export const standardListSchema = z.object({ items: z.array(standardRecordSchema) });
+/** The standard that a new job starts with, by its id. */
+const usualSchema = z.object({ imperial: z.string().nullable(), metric: z.string().nullable() });
+export const standardListSchema = z.object({ items: knownOf(standardRecordSchema), usual: usualSchema });
+export type UsualStandards = z.infer<typeof usualSchema>;
+export const usualStandardsSchema = z.object({ usual: usualSchema });
 
 export const quoteRecordSchema = z.object({
   id: z.string(),
   number: z.string(),
   sequence: z.number(),
   issuedAt: z.string(),
-  document: quoteDocumentSchema,
+  /** It came with a job's file, under the number it had there. */
+  imported: z.boolean(),
+  document: recordOf(quoteDocumentRecord),
 });
 export type QuoteRecord = z.infer<typeof quoteRecordSchema>;
-export const quoteListSchema = z.object({ items: z.array(quoteRecordSchema) });
+export const quoteListSchema = z.object({ items: knownOf(quoteRecordSchema) });
 
 export const partHistorySchema = z.object({
-  items: z.array(
+  items: knownOf(
     z.object({
       revision: z.number(),
       how: z.enum(["saved", "binned", "set-aside"]),
       at: z.string(),
       by: z.string(),
-      part: partSchema,
+      part: partField,
     }),
   ),
 });

@@ -59,7 +59,7 @@ export const ParameterField = memo(function ParameterField(props: Props) {
       value={textOf(parameter, value, system)}
       check={(text) => {
         const read = readValue(parameter, text, system);
-        return "problem" in read ? read.problem : parameterProblem(parameter, read.value);
+        return "problem" in read ? read.problem : parameterProblem(parameter, read.value, system);
       }}
       onCommit={(text) => {
         const read = readValue(parameter, text, system);

@@ -39,7 +39,7 @@ export function StandardDefaults({ draft, onChange }: DefaultsProps) {
       {draft.parameters.map((line, index) => {
         const parameter = parameterOf(line.assemblyId, line.name);
         const of = assemblies.find((each) => each.id === line.assemblyId)?.name ?? "Every assembly";
-        const wrong = parameter && parameterProblem(parameter, line.value);
+        const wrong = parameter && parameterProblem(parameter, line.value, draft.system, book);
         return (
           <View key={`${line.assemblyId}/${line.name}`} className="gap-1 border-b border-rule pb-2">
             <View className="flex-row items-center justify-between">

@@ -7,6 +7,7 @@ import {
   partContext,
   planJob,
   resolveParts,
+  type UnknownPart,
 } from "@wide-porch/core";
 import { book } from "@wide-porch/library/book";
 import {
@@ -64,6 +65,8 @@ export type OpenJob = ReckoningState &
     /** With what the plan knows of them put in. */
     readonly resolved: readonly Part[];
     readonly plan: JobPlan;
+    /** Of a kind or version that this program does not know: shown as such, and left alone. */
+    readonly unknownParts: readonly UnknownPart[];
     readonly priceList: readonly PriceItem[];
     readonly undo: (() => void) | undefined;
     readonly redo: (() => void) | undefined;
@@ -215,6 +218,7 @@ const LoadedJob = memo(function LoadedJob(props: LoadedProps) {
     parts,
     resolved,
     plan,
+    unknownParts: full.unknownParts,
     priceList,
     undo: history.undo,
     redo: history.redo,

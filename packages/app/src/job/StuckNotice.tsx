@@ -12,13 +12,28 @@ import { useOutbox } from "./JobContext";
 
 /** Changes that wait for a person. Both versions are there until they choose. */
 export function StuckNotice() {
-  const { stuck, cannotStore } = useOutbox();
+  const { stuck, cannotStore, notKnown } = useOutbox();
   return (
     <>
       {cannotStore ? (
         <View className="p-3">
           <Notice title="This device keeps nothing" live>
             <Body>Its storage is full or not allowed. Stay on this page until the mark says Saved.</Body>
+          </Notice>
+        </View>
+      ) : null}
+      {notKnown > 0 ? (
+        <View className="p-3">
+          <Notice
+            title={
+              notKnown === 1 ? "A change this version does not know" : `${notKnown} changes this version does not know`
+            }
+            live
+          >
+            <Body>
+              They were made on this device by a newer version of Wide Porch, and stay here as they are. Reload the
+              page: the newest version sends them.
+            </Body>
           </Notice>
         </View>
       ) : null}
@@ -85,7 +100,11 @@ function Refusal({ stuck }: { stuck: Stuck }) {
   return (
     <Notice title={`A change of ${nameOf(stuck)} could not be saved`} live>
       <Body>{stuck.message}</Body>
-      <Button label="Let this change go" kind="plain" onPress={() => decide(stuck, letGo(stuck, commands))} />
+      <Faint>It is kept on this device. Everything else goes on being saved.</Faint>
+      <View className="flex-row flex-wrap gap-2">
+        <Button label="Send it again" kind="plain" onPress={() => outbox.again(stuck.command.target)} />
+        <Button label="Let this change go" kind="plain" onPress={() => decide(stuck, letGo(stuck, commands))} />
+      </View>
     </Notice>
   );
 }

@@ -3,7 +3,7 @@ import { type Href, Link, useRouter } from "expo-router";
 import { useRef, useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
 import useSWR from "swr";
-import { type JobRecord, jobListSchema } from "../api/records";
+import { type JobRecord, jobListSchema, type UnknownJob } from "../api/records";
 import { seesCosts, signOut, useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
 import { Body, Faint, Strong, Title } from "../components/Text";
@@ -53,7 +53,10 @@ export function JobsScreen() {
           </View>
         </View>
         {jobs.data ? (
-          <JobList jobs={jobs.data.items} mayStart={mayStart} />
+          <>
+            <JobList jobs={jobs.data.items} mayStart={mayStart} />
+            <UnknownJobs jobs={jobs.data.unknown} />
+          </>
         ) : (
           <Pending error={jobs.error} what="the jobs" retry={() => void jobs.mutate()} />
         )}
@@ -93,6 +96,22 @@ function JobList({ jobs, mayStart }: { jobs: readonly JobRecord[]; mayStart: boo
               </Faint>
             </Pressable>
           </Link>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Jobs of a newer version: they are there, and nothing is done to them here. */
+function UnknownJobs({ jobs }: { readonly jobs: readonly UnknownJob[] }) {
+  if (jobs.length === 0) return null;
+  return (
+    <View role="list" aria-label="Jobs that this version does not know">
+      {jobs.map(({ id, job }) => (
+        <View key={id} role="listitem" className="gap-0.5 border-b border-rule py-3">
+          <Strong className="text-lg">{job.title}</Strong>
+          <Body>{job.customerName}</Body>
+          <Faint>Made by a newer version of Wide Porch, and kept as it is. Reload the page to open it.</Faint>
         </View>
       ))}
     </View>

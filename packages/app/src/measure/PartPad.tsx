@@ -1,4 +1,4 @@
-import { type DimensionSlot, enterDimension, kindOf, type Part } from "@wide-porch/core";
+import { type DimensionSlot, enterDimension, kindOf, type Part, settlePart } from "@wide-porch/core";
 import { useJob } from "../job/JobContext";
 import { type Entered, TapePad } from "./TapePad";
 
@@ -13,9 +13,11 @@ type Props<P extends Part> = {
 
 /** The tape pad over a part's figures: each entry is saved as it is made, a wrong one kept beside. */
 export function PartPad<P extends Part>({ part, slots, path, onMove }: Props<P>) {
-  const { context, savePart, readings, noteReading } = useJob();
+  const { context, rules, savePart, readings, noteReading } = useJob();
   const enter = (at: string, typed: string): Entered => {
-    const result = enterDimension(kindOf(part), part, at, typed, context);
+    // By what it is built by, not by what its record assumes: a head that fits under one top plate fits.
+    const settle = (each: P) => settlePart(each, context.system, rules);
+    const result = enterDimension(kindOf(part), part, at, typed, context, settle);
     savePart(result.part);
     if (!result.problem) noteReading(typed.trim());
     return { problem: result.problem };

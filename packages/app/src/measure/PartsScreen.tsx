@@ -40,6 +40,7 @@ export function PartsScreen() {
         {plan.storeys.map((storey) => (
           <Storey key={storey.name} storey={storey} />
         ))}
+        <UnknownParts />
         <View className="gap-1">
           <JobDetails />
           <JobFileButton />
@@ -53,6 +54,26 @@ export function PartsScreen() {
         <Button label="Add a part" icon={Plus} className="w-full max-w-sm shadow-md" onPress={() => setAdding(true)} />
       </View>
       {adding ? <AddSheet onClose={() => setAdding(false)} /> : null}
+    </View>
+  );
+}
+
+/** Parts of a newer version: nothing of them is counted, and nothing is lost. */
+function UnknownParts() {
+  const { unknownParts } = useJob();
+  if (unknownParts.length === 0) return null;
+  return (
+    <View className="gap-1">
+      <Title level={2}>Not known to this version</Title>
+      <Faint>Kept as they are, and not counted here. Reload the page for the newest version.</Faint>
+      <View role="list">
+        {unknownParts.map((part) => (
+          <View key={part.id} role="listitem" className="border-b border-rule py-2">
+            <Strong>{part.name || "A part without a name"}</Strong>
+            <Faint>{part.why}</Faint>
+          </View>
+        ))}
+      </View>
     </View>
   );
 }

@@ -1,4 +1,4 @@
-import { jobSchema, kindOf, migrate, type Part, partSchema } from "@wide-porch/core";
+import { jobSchema, partSchema, readPart } from "@wide-porch/core";
 import { z } from "zod";
 
 const base = {
@@ -32,14 +32,13 @@ export type Command = z.infer<typeof commandSchema>;
 type PlainRecord = Record<string, unknown>;
 const isRecord = (value: unknown): value is PlainRecord => typeof value === "object" && value !== null;
 
+/** A part of an earlier version as it is now; any other thing as it is, for the schema to refuse. */
 function lifted(part: unknown): unknown {
-  if (!isRecord(part) || typeof part.kind !== "string") return part;
-  // Read by its kind alone; the schema checks the rest.
-  const result = migrate(part, kindOf(part as Part).migrations);
-  return result.ok ? result.value : part;
+  const found = readPart(part);
+  return found.ok ? found.value : part;
 }
 
-/** A command as kept on the device, perhaps by an earlier version of the app. Undefined for what is none. */
+/** A command as kept on the device, perhaps by an earlier version of the app. Undefined for one that this program does not know. */
 export function readCommand(kept: unknown): Command | undefined {
   const raw =
     isRecord(kept) && "part" in kept ? { ...kept, part: lifted(kept.part), before: lifted(kept.before) } : kept;

@@ -1,6 +1,6 @@
 import { partContext, studWallKind } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
-import { ApiProblem, NoAnswer } from "../api/client";
+import { ApiProblem, NoAnswer, NotUnderstood } from "../api/client";
 import { memoryStore } from "../device/memoryStore";
 import type { DeviceStore } from "../device/store";
 import type { Command } from "./command";
@@ -49,6 +49,158 @@ beforeEach(() => {
 });
 afterEach(() => {
   for (const outbox of opened.splice(0)) outbox.close();
+});
+
+describe("what the server answers", () => {
+  /** Answers by the record, so that each has its own. */
+  const answering = (by: Record<string, () => Confirmed>) =>
+    send.mockImplementation(async (command) => {
+      const answer = by[command.target];
+      return answer ? answer() : { ...confirmed(9), part: undefined };
+    });
+  const fail = (error: Error) => () => {
+    throw error;
+  };
+  const refusal = (status: number) => new ApiProblem(status, `no, by ${status}`, [], undefined);
+  const sent = (target: string) => send.mock.calls.filter(([command]) => command.target === target).length;
+
+  it.each([400, 404, 405, 413, 415, 422])(
+    "%d is refused for good: held for its record, said, and the rest goes on",
+    async (status) => {
+      const { outbox } = await newOutbox();
+      answering({ bad: fail(refusal(status)) });
+      outbox.add(put("Bad", "bad"), put("Good", "good"));
+      await settled();
+      expect(outbox.read().stuck).toMatchObject([{ reason: "refused", message: `no, by ${status}` }]);
+      expect([sent("bad"), sent("good")]).toEqual([1, 1]);
+      expect(outbox.read().commands.map((each) => each.target)).toEqual(["bad"]);
+      expect(syncState(outbox.read())).toBe("needs-you");
+    },
+  );
+
+  it("a refused change can be sent again once what was in the way is gone", async () => {
+    const { outbox } = await newOutbox();
+    answering({ bad: fail(refusal(422)) });
+    outbox.add(put("Bad", "bad"));
+    await settled();
+    answering({});
+    outbox.again("bad");
+    await settled();
+    expect(syncState(outbox.read())).toBe("saved");
+  });
+
+  it("500 is asked again for its record alone, with growing pauses, and holds up no other", async () => {
+    jest.useFakeTimers();
+    try {
+      const { outbox } = await newOutbox();
+      answering({ bad: fail(refusal(500)) });
+      outbox.add(put("Bad", "bad"), put("Good", "good"));
+      await jest.advanceTimersByTimeAsync(10);
+      expect([sent("bad"), sent("good")]).toEqual([1, 1]);
+      expect(outbox.read().stuck).toEqual([]);
+      expect(syncState(outbox.read())).toBe("on-device");
+      // A minute's pause at first, here, and never longer than a minute.
+      await jest.advanceTimersByTimeAsync(60_000);
+      expect(sent("bad")).toBe(2);
+      answering({});
+      await jest.advanceTimersByTimeAsync(61_000);
+      expect(syncState(outbox.read())).toBe("saved");
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+
+  it("no answer, 401 and 429 make all wait, longer each time", async () => {
+    jest.useFakeTimers();
+    try {
+      for (const error of [new NoAnswer(), refusal(401), refusal(429)]) {
+        send.mockReset();
+        const outbox = new Outbox({
+          store: memoryStore(),
+          send,
+          onConfirmed: jest.fn(),
+          onSignedOut: jest.fn(),
+          retryMs: 1000,
+        });
+        opened.push(outbox);
+        await outbox.open("ros");
+        send.mockRejectedValue(error);
+        outbox.add(put("One", "one"), put("Two", "two"));
+        await jest.advanceTimersByTimeAsync(10);
+        expect([sent("one"), sent("two")]).toEqual([1, 0]);
+        expect(syncState(outbox.read())).toBe("on-device");
+        const times: number[] = [];
+        for (let second = 1; second <= 16; second += 1) {
+          const before = send.mock.calls.length;
+          await jest.advanceTimersByTimeAsync(1000);
+          if (send.mock.calls.length > before) times.push(second);
+        }
+        // After 1 s, then 2, 4 and 8 more.
+        expect(times).toEqual([1, 3, 7, 15]);
+      }
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+
+  it("403 asks who is signed in and tries once more; then a person is told", async () => {
+    jest.useFakeTimers();
+    try {
+      const { outbox, onSignedOut } = await newOutbox();
+      answering({ bad: fail(refusal(403)) });
+      outbox.add(put("Bad", "bad"));
+      await jest.advanceTimersByTimeAsync(10);
+      expect(onSignedOut).toHaveBeenCalledTimes(1);
+      expect(outbox.read().stuck).toEqual([]);
+      await jest.advanceTimersByTimeAsync(60_000);
+      expect(outbox.read().stuck).toHaveLength(1);
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+
+  it("an answer that is not understood is asked for again some times, then told; the rest goes on", async () => {
+    jest.useFakeTimers();
+    try {
+      const { outbox } = await newOutbox();
+      answering({ odd: fail(new NotUnderstood()) });
+      outbox.add(put("Odd", "odd"), put("Good", "good"));
+      await jest.advanceTimersByTimeAsync(10);
+      expect(sent("good")).toBe(1);
+      await jest.advanceTimersByTimeAsync(600_000);
+      expect(sent("odd")).toBe(5);
+      expect(outbox.read().stuck[0]?.message).toContain("not understood");
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+});
+
+describe("a change on the device that this version does not know", () => {
+  it("stays as it is, is told, and stops no other", async () => {
+    const strange = { kind: "teleport-part", commandId: "x", target: "far" };
+    const newer = { ...put("Newer"), commandId: "y", part: { ...wall, schemaVersion: 99 } };
+    await store.set("outbox/ros/000000000007/x", strange);
+    await store.set("outbox/ros/000000000008/y", newer);
+    send.mockResolvedValue(confirmed(2));
+    const { outbox } = await newOutbox();
+    outbox.add(put("Known", "part"));
+    await settled();
+    expect(outbox.read()).toMatchObject({ commands: [], notKnown: 2 });
+    expect(syncState(outbox.read())).toBe("needs-you");
+    expect(await store.get("outbox/ros/000000000007/x")).toEqual(strange);
+    expect(await store.get("outbox/ros/000000000008/y")).toEqual(newer);
+  });
+
+  it("of an earlier version is lifted, and sent", async () => {
+    const older = { ...put("Older"), commandId: "z", part: { ...wall, schemaVersion: 4 }, before: null };
+    await store.set("outbox/ros/000000000003/z", older);
+    send.mockResolvedValue(confirmed(2));
+    const { outbox } = await newOutbox();
+    await settled();
+    expect(send.mock.calls[0]?.[0]).toMatchObject({ kind: "put-part", part: { schemaVersion: 5 } });
+    expect(outbox.read().notKnown).toBe(0);
+  });
 });
 
 describe("the outbox", () => {
@@ -161,7 +313,7 @@ describe("the outbox", () => {
     await store.set("outbox/ros/000000000002/y", { kind: "nonsense" });
     send.mockRejectedValue(new NoAnswer());
     const { outbox } = await newOutbox();
-    expect(outbox.read().commands).toMatchObject([{ part: { schemaVersion: 4, plan: null, repeats: 1 } }]);
+    expect(outbox.read().commands).toMatchObject([{ part: { schemaVersion: 5, plan: null, repeats: 1 } }]);
   });
 
   it("keeps one person's unsent changes from the next who signs in on the device", async () => {

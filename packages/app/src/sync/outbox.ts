@@ -1,9 +1,12 @@
-import { ApiProblem } from "../api/client";
+import { ApiProblem, NoAnswer } from "../api/client";
 import type { DeviceStore } from "../device/store";
 import { type Command, readCommand, type Stuck } from "./command";
 import type { Confirmed, Send } from "./send";
 
 const RETRY_MS = 2500;
+const LONGEST_PAUSE_MS = 60_000;
+/** So often an answer that is not understood is asked for again, before a person is told. */
+const MOST_PUZZLES = 5;
 
 /** Each person's changes lie apart: who signs in next on this device does not send another's. */
 const prefixOf = (owner: string): string => `outbox/${owner}/`;
@@ -20,7 +23,12 @@ export type OutboxView = {
   readonly stored: boolean;
   /** Whether the device has refused to keep something: full, or not allowed. */
   readonly cannotStore: boolean;
+  /** Changes on the device that this program does not know: they stay there as they are. */
+  readonly notKnown: number;
 };
+
+/** What failed to be sent, how often, and when it is its turn again. */
+type Pause = { readonly tries: number; readonly until: number };
 
 const NOTHING: OutboxView = {
   loaded: false,
@@ -29,6 +37,7 @@ const NOTHING: OutboxView = {
   offline: false,
   stored: true,
   cannotStore: false,
+  notKnown: 0,
 };
 
 export type OutboxParts = {
@@ -59,6 +68,10 @@ export class Outbox {
   private owner: string | undefined;
   private sending: string | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  /** Records that the server failed at, each with its own pause: they hold up no other. */
+  private readonly pauses = new Map<string, Pause>();
+  /** While nothing gets through, all wait. */
+  private silence: Pause | undefined;
   private writing: Promise<void> = Promise.resolve();
   private writes = 0;
 
@@ -88,13 +101,14 @@ export class Outbox {
     if (this.owner !== owner) return;
     const commands = kept.flatMap(([key, value]) => {
       const command = readCommand(value);
+      this.next = Math.max(this.next, Number(key.split("/")[2]) + 1);
       if (!command) return [];
       this.places.set(command.commandId, key);
       this.tried.add(command.commandId);
-      this.next = Math.max(this.next, Number(key.split("/")[2]) + 1);
       return [command];
     });
-    this.set({ loaded: true, commands: [...commands, ...this.view.commands] });
+    const notKnown = kept.length - commands.length;
+    this.set({ loaded: true, notKnown, commands: [...commands, ...this.view.commands] });
     void this.flush();
   }
 
@@ -103,6 +117,8 @@ export class Outbox {
     clearTimeout(this.timer);
     this.owner = undefined;
     this.places.clear();
+    this.pauses.clear();
+    this.silence = undefined;
     this.set(NOTHING);
   }
 
@@ -146,15 +162,48 @@ export class Outbox {
     void this.flush();
   }
 
-  private nextToSend(): Command | undefined {
+  /** Sends again what the server would not have, as it is: for when what was in the way is gone. */
+  again(target: string): void {
+    this.pauses.delete(target);
+    this.set({ stuck: this.view.stuck.filter((each) => each.command.target !== target) });
+    void this.flush();
+  }
+
+  private waiting(): readonly Command[] {
     const held = new Set(this.view.stuck.map((each) => each.command.target));
-    return this.view.commands.find((each) => !held.has(each.target));
+    return this.view.commands.filter((each) => !held.has(each.target));
+  }
+
+  private nextToSend(): Command | undefined {
+    const now = Date.now();
+    return this.waiting().find((each) => (this.pauses.get(each.target)?.until ?? 0) <= now);
+  }
+
+  /** Comes back when the first pause is over. What waits lies on the device until then. */
+  private sendLater(): void {
+    clearTimeout(this.timer);
+    const waiting = this.waiting();
+    if (waiting.length === 0) return;
+    const untils = waiting.map((each) => this.pauses.get(each.target)?.until ?? 0);
+    const until = Math.max(this.silence?.until ?? 0, Math.min(...untils));
+    this.timer = setTimeout(() => void this.flush(), Math.max(0, until - Date.now()));
+    if (!this.view.offline) this.set({ offline: true });
+  }
+
+  private paused(before: Pause | undefined): Pause {
+    const tries = (before?.tries ?? 0) + 1;
+    const pauseMs = Math.min(LONGEST_PAUSE_MS, (this.parts.retryMs ?? RETRY_MS) * 2 ** (tries - 1));
+    return { tries, until: Date.now() + pauseMs };
   }
 
   async flush(): Promise<void> {
     const command = this.nextToSend();
     const { owner } = this;
-    if (!command || this.sending || !this.view.loaded || owner === undefined) return;
+    if (this.sending || !this.view.loaded || owner === undefined) return;
+    if (!command) {
+      this.sendLater();
+      return;
+    }
     clearTimeout(this.timer);
     this.sending = command.commandId;
     this.tried.add(command.commandId);
@@ -173,6 +222,8 @@ export class Outbox {
 
   private confirm(command: Command, { revision, part }: Confirmed): void {
     this.forget(command);
+    this.silence = undefined;
+    this.pauses.delete(command.target);
     const rest = this.view.commands.filter((each) => each.commandId !== command.commandId);
     if (revision === undefined) {
       this.set({ commands: rest, offline: false });
@@ -189,19 +240,37 @@ export class Outbox {
     this.set({ commands, offline: false });
   }
 
+  /**
+   * No answer: all wait, longer each time. A server that fails, or an answer that makes no sense: that record waits, longer
+   * each time, and the others go on. Refused for good: that record is held until a person decides.
+   */
   private failed(command: Command, error: unknown): void {
-    if (error instanceof ApiProblem && [404, 409, 413, 415, 422].includes(error.status)) {
-      const reason = error.status === 409 ? "conflict" : "refused";
-      const stuck: Stuck = { command, reason, message: error.message, current: error.current };
-      const others = this.view.stuck.filter((each) => each.command.target !== command.target);
-      this.set({ stuck: [...others, stuck], offline: false });
+    if (error instanceof NoAnswer || isForAll(error)) {
+      this.silence = this.paused(this.silence);
+      if (error instanceof ApiProblem && error.status === 401) this.parts.onSignedOut();
+      this.sendLater();
+      return;
+    }
+    const pause = this.paused(this.pauses.get(command.target));
+    if (mayPass(error, pause.tries)) {
+      // A session's token may be an old one: the new one comes with the session.
+      if (error instanceof ApiProblem && error.status === 403) this.parts.onSignedOut();
+      this.pauses.set(command.target, pause);
       void this.flush();
       return;
     }
-    this.set({ offline: true });
-    if (error instanceof ApiProblem && error.status === 401) this.parts.onSignedOut();
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.flush(), this.parts.retryMs ?? RETRY_MS);
+    this.hold(command, error);
+  }
+
+  private hold(command: Command, error: unknown): void {
+    const known = error instanceof ApiProblem ? error : undefined;
+    const reason = known?.status === 409 ? "conflict" : "refused";
+    const message = error instanceof Error ? error.message : String(error);
+    const stuck: Stuck = { command, reason, message, current: known?.current };
+    const others = this.view.stuck.filter((each) => each.command.target !== command.target);
+    this.pauses.delete(command.target);
+    this.set({ stuck: [...others, stuck], offline: false });
+    void this.flush();
   }
 
   /** Puts a command on the device, in the place of the one it stands for. */
@@ -244,6 +313,16 @@ export class Outbox {
   }
 }
 
+/** Of the whole way to the server, whatever is sent: nobody is signed in, or too much was asked. */
+const isForAll = (error: unknown): boolean =>
+  error instanceof ApiProblem && (error.status === 401 || error.status === 408 || error.status === 429);
+
+/** Whether another try may do it: the server failed, the token was old, or the answer was somebody else's. */
+function mayPass(error: unknown, tries: number): boolean {
+  if (!(error instanceof ApiProblem)) return tries < MOST_PUZZLES;
+  return error.status >= 500 || (error.status === 403 && tries < 2);
+}
+
 /** The later change of a record says it all, but for a job's, whose fields add up. It keeps the earlier base. */
 function mergeOnto(waiting: Command | undefined, next: Command): Command {
   if (!waiting) return next;
@@ -256,7 +335,7 @@ function mergeOnto(waiting: Command | undefined, next: Command): Command {
 }
 
 export function syncState(view: OutboxView): SyncState {
-  if (view.stuck.length > 0 || view.cannotStore) return "needs-you";
+  if (view.stuck.length > 0 || view.cannotStore || view.notKnown > 0) return "needs-you";
   if (view.commands.length === 0) return "saved";
   return view.offline && view.stored ? "on-device" : "sending";
 }

@@ -1,12 +1,19 @@
-import { assemblySchema, houseStandardSchema, standardProblems } from "@wide-porch/core/reckoning";
-import type { DataSource } from "typeorm";
+import {
+  assemblySchema,
+  companySettingsSchema,
+  houseStandardSchema,
+  standardProblems,
+} from "@wide-porch/core/reckoning";
+import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
+import { companyEntity } from "../companies/entity";
+import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
-import { unfit } from "../http/problemDetails";
+import { notFound, unfit } from "../http/problemDetails";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
 import { requireSound, resultsOf } from "./results";
-import { newestOf } from "./store";
+import { newestOf, newestStandard } from "./store";
 import { retire, saveVersion } from "./versions";
 
 const assemblyAnswerSchema = z
@@ -30,6 +37,12 @@ const assemblyAnswer = (row: Pick<AssemblyRow, "data" | "retired" | "results">) 
   ...(row.results ?? (isKnown(row) ? resultsOf(row.data) : { failingExamples: 0, problems: 0 })),
 });
 const standardAnswer = ({ data, retired }: Pick<StandardRow, "data" | "retired">) => ({ standard: data, retired });
+
+const usualSchema = companySettingsSchema.shape.usualStandards;
+const systemSchema = z.enum(["imperial", "metric"]);
+
+const companyOf = (source: DataSource | EntityManager, id: string, lock?: { mode: "pessimistic_write" }) =>
+  source.getRepository(companyEntity).findOneOrFail({ where: { id }, ...(lock ? { lock } : {}) });
 
 /** The version it was made from; 0 for a new one. */
 const baseVersion = z.int().min(0);
@@ -83,10 +96,32 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "The company's house standards, each in its newest version",
     status: 200,
-    answer: z.object({ items: z.array(standardAnswerSchema) }),
+    answer: z.object({ items: z.array(standardAnswerSchema), usual: usualSchema }),
     handle: async ({ user }) => ({
       items: (await newestOf(dataSource, standardEntity, user.companyId)).map(standardAnswer),
+      usual: (await companyOf(dataSource, user.companyId)).settings.usualStandards,
     }),
+  }),
+  endpoint({
+    method: "put",
+    path: "/standards/:system/usual",
+    access: "sees-costs",
+    summary: "Which house standard a new job starts with; null for none",
+    status: 200,
+    body: z.object({ id: usualSchema.shape.imperial }).meta({ id: "UsualStandard" }),
+    answer: z.object({ usual: usualSchema }),
+    handle: ({ user, param, body }) =>
+      inTransaction(dataSource, async (manager) => {
+        const system = systemSchema.safeParse(param("system"));
+        if (!system.success) throw notFound("measuring system");
+        const known = await newestStandard(manager, user.companyId, system.data, body.id);
+        if (body.id !== null && !known) throw notFound("house standard");
+        const company = await companyOf(manager, user.companyId, { mode: "pessimistic_write" });
+        const usualStandards = { ...company.settings.usualStandards, [system.data]: body.id };
+        const settings = { ...company.settings, usualStandards };
+        await manager.getRepository(companyEntity).save({ ...company, settings });
+        return { usual: usualStandards };
+      }),
   }),
   endpoint({
     method: "put",

@@ -410,4 +410,19 @@ describe("a new job", () => {
     const { body } = await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201);
     expect(body.job.standard).toEqual({ id: "as-we-build", version: 1 });
   });
+
+  it("with another once the company has chosen it, or with none; crew choose nothing", async () => {
+    const choose = (agent: Agent, id: string | null) => agent.put("/api/v1/standards/imperial/usual").send({ id });
+    const started = async () => (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body.job.standard;
+    expect((await choose(ros, "new-build").expect(200)).body.usual).toEqual({
+      imperial: "new-build",
+      metric: "as-we-build",
+    });
+    expect(await started()).toEqual({ id: "new-build", version: 1 });
+    await choose(ros, null).expect(200);
+    expect(await started()).toBeNull();
+    await choose(ros, "nobody-has-it").expect(404);
+    await choose(juno, "new-build").expect(403);
+    await ros.put("/api/v1/standards/elvish/usual").send({ id: null }).expect(404);
+  });
 });
