@@ -123,7 +123,12 @@ export const standardRecordSchema = z.object({ standard: recordOf(standardRecord
 export type StandardRecord = z.infer<typeof standardRecordSchema>;
 /** The standard that a new job starts with, by its id. */
 const usualSchema = z.object({ imperial: z.string().nullable(), metric: z.string().nullable() });
-export const standardListSchema = z.object({ items: knownOf(standardRecordSchema), usual: usualSchema });
+export const standardListSchema = z.object({
+  items: knownOf(standardRecordSchema),
+  usual: usualSchema,
+  /** Labour tasks that a pace can be set for. */
+  tasks: z.array(z.object({ id: z.string(), name: z.string() })),
+});
 export type UsualStandards = z.infer<typeof usualSchema>;
 export const usualStandardsSchema = z.object({ usual: usualSchema });
 

@@ -5,9 +5,10 @@ import { ApiProblem, ask } from "../api/client";
 import { standardRecordSchema } from "../api/records";
 import { Button } from "../components/Button";
 import { Faint, Title, Warning } from "../components/Text";
-import { PercentLines } from "./PercentLines";
+import { PercentRows } from "./PercentRows";
 import { StandardDefaults } from "./StandardDefaults";
-import { useStandards } from "./standards";
+import { useStandardOptions, useStandards } from "./standards";
+import { UsualStandard } from "./UsualStandard";
 
 type FormProps = { readonly stored: HouseStandard; readonly base: number; readonly mayChange: boolean };
 
@@ -16,6 +17,7 @@ export function StandardForm({ stored, base, mayChange }: FormProps) {
   const list = useStandards();
   const [draft, setDraft] = useState(stored);
   const [failure, setFailure] = useState<string>();
+  const { wasteOptions, taskOptions } = useStandardOptions(draft.system);
   const changed = draft !== stored || base === 0;
   const save = async () => {
     setFailure(undefined);
@@ -33,18 +35,25 @@ export function StandardForm({ stored, base, mayChange }: FormProps) {
         <Title level={2}>{draft.name}</Title>
         <Faint>{base === 0 ? "not saved yet" : `version ${base}`}</Faint>
       </View>
+      {base > 0 ? <UsualStandard standard={stored} mayChange={mayChange} /> : null}
       <StandardDefaults draft={draft} onChange={setDraft} />
-      <PercentLines
+      <PercentRows
         title="Waste on what is bought"
-        words="By the start of the item's code: timber/, sheet/."
+        words="Added to what is counted. An item's own line goes before its group's."
         rows={draft.waste.map((each) => ({ key: each.item, percent: each.percent }))}
+        options={wasteOptions}
+        usual={5}
+        least={0}
         most={100}
         onChange={(rows) => setDraft({ ...draft, waste: rows.map(({ key, percent }) => ({ item: key, percent })) })}
       />
-      <PercentLines
+      <PercentRows
         title="Hours in percent of the usual"
-        words="By labour task; an empty task is all of them."
+        words="100 is as usual, 125 a quarter more. A task's own line goes before the one for all."
         rows={draft.productivity.map((each) => ({ key: each.task, percent: each.percent }))}
+        options={taskOptions}
+        usual={100}
+        least={1}
         most={1000}
         onChange={(rows) =>
           setDraft({ ...draft, productivity: rows.map(({ key, percent }) => ({ task: key, percent })) })

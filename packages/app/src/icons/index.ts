@@ -5,8 +5,10 @@ export { default as ArrowUp } from "lucide-react-native/dist/esm/icons/arrow-up"
 export { default as Box } from "lucide-react-native/dist/esm/icons/box";
 export { default as Camera } from "lucide-react-native/dist/esm/icons/camera";
 export { default as Check } from "lucide-react-native/dist/esm/icons/check";
+export { default as ChevronDown } from "lucide-react-native/dist/esm/icons/chevron-down";
 export { default as ChevronLeft } from "lucide-react-native/dist/esm/icons/chevron-left";
 export { default as ChevronRight } from "lucide-react-native/dist/esm/icons/chevron-right";
+export { default as ChevronUp } from "lucide-react-native/dist/esm/icons/chevron-up";
 export { default as CircleAlert } from "lucide-react-native/dist/esm/icons/circle-alert";
 export { default as CircleQuestionMark } from "lucide-react-native/dist/esm/icons/circle-question-mark";
 export { default as Coins } from "lucide-react-native/dist/esm/icons/coins";
@@ -21,6 +23,7 @@ export { default as Eye } from "lucide-react-native/dist/esm/icons/eye";
 export { default as FileInput } from "lucide-react-native/dist/esm/icons/file-input";
 export { default as FileOutput } from "lucide-react-native/dist/esm/icons/file-output";
 export { default as FileText } from "lucide-react-native/dist/esm/icons/file-text";
+export { default as HardHat } from "lucide-react-native/dist/esm/icons/hard-hat";
 export { default as Hash } from "lucide-react-native/dist/esm/icons/hash";
 export { default as History } from "lucide-react-native/dist/esm/icons/history";
 export { default as Image } from "lucide-react-native/dist/esm/icons/image";
@@ -46,6 +49,7 @@ export { default as SlidersHorizontal } from "lucide-react-native/dist/esm/icons
 export { default as Smartphone } from "lucide-react-native/dist/esm/icons/smartphone";
 export { default as Square } from "lucide-react-native/dist/esm/icons/square";
 export { default as Stamp } from "lucide-react-native/dist/esm/icons/stamp";
+export { default as Tags } from "lucide-react-native/dist/esm/icons/tags";
 export { default as Trash2 } from "lucide-react-native/dist/esm/icons/trash-2";
 export { default as Undo2 } from "lucide-react-native/dist/esm/icons/undo-2";
 export { default as Unlink } from "lucide-react-native/dist/esm/icons/unlink";

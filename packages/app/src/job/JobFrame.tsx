@@ -4,7 +4,19 @@ import { Pressable, View } from "react-native";
 import { seesCosts, useSession } from "../api/session";
 import { IconButton } from "../components/Button";
 import { Faint, Strong, Title } from "../components/Text";
-import { ChevronLeft, Coins, FileText, ListChecks, type LucideIcon, Redo2, Ruler, Undo2 } from "../icons";
+import {
+  ChevronLeft,
+  Coins,
+  FileText,
+  HardHat,
+  Layers,
+  ListChecks,
+  type LucideIcon,
+  Redo2,
+  Ruler,
+  Tags,
+  Undo2,
+} from "../icons";
 import { useMeter, useWaitingReadings } from "../meter/readings";
 import { simulatedMeter } from "../meter/simulatedMeter";
 import { useTokens } from "../theme/useTokens";
@@ -127,9 +139,35 @@ const Rail = memo(function Rail({ places, jobId, pathname }: BarProps) {
           className="min-h-12 flex-row items-center gap-3 rounded-md px-3"
         />
       ))}
+      <View className="my-2 border-t border-rule" />
+      {OUTSIDE.map(({ href, label, icon: Icon }) => (
+        <OutsideLink key={href} href={href} label={label} icon={Icon} />
+      ))}
     </View>
   );
 });
+
+/** The company's own pages, beside those of the job. */
+const OUTSIDE = [
+  { href: "/jobs", label: "Jobs", icon: ListChecks },
+  { href: "/assemblies", label: "Assemblies", icon: Layers },
+  { href: "/price-list", label: "Price list", icon: Tags },
+  { href: "/standards", label: "Standards", icon: HardHat },
+] as const;
+
+type OutsideProps = { readonly href: string; readonly label: string; readonly icon: LucideIcon };
+
+function OutsideLink({ href, label, icon: Icon }: OutsideProps) {
+  const { colour } = useTokens();
+  return (
+    <Link href={href as Href} asChild>
+      <Pressable aria-label={label} className="min-h-12 flex-row items-center gap-3 rounded-md px-3">
+        <Icon size={20} color={colour("faint")} aria-hidden />
+        <Strong className="text-sm text-faint">{label}</Strong>
+      </Pressable>
+    </Link>
+  );
+}
 
 function PlaceLink({
   place,

@@ -24,7 +24,9 @@ export function PartName({ part }: { readonly part: Part }) {
       <View className="flex-row items-center">
         <View className="min-w-0 flex-1">
           <Title level={2}>{part.name}</Title>
-          <Faint>{[part.storey, part.location].filter(Boolean).join(", ")}</Faint>
+          <Faint>
+            {[part.storey, part.name.startsWith(part.location) ? "" : part.location].filter(Boolean).join(", ")}
+          </Faint>
         </View>
         <IconButton name="History" icon={History} onPress={() => setHistory(true)} />
         {history ? <HistorySheet part={part} onClose={() => setHistory(false)} /> : null}

@@ -131,6 +131,10 @@ function StoreyPicture({ storey }: { readonly storey: StoreyPlan }) {
   );
 }
 
+/** The place of a part, where its name does not begin with it. */
+const saidOnce = ({ location, name }: Part): string =>
+  name.toLowerCase().startsWith(location.toLowerCase()) ? "" : location;
+
 type RowProps = { readonly part: Part; readonly count: PartCount | undefined };
 
 const PartRow = memo(function PartRow({ part, count }: RowProps) {
@@ -152,7 +156,7 @@ const PartRow = memo(function PartRow({ part, count }: RowProps) {
           <View className="min-w-0 flex-1">
             <Strong>{part.name}</Strong>
             <Faint>
-              {[part.location, ...measures.slice(0, 2).map((measure) => measure.text)].filter(Boolean).join(" · ") ||
+              {[saidOnce(part), ...measures.slice(0, 2).map((measure) => measure.text)].filter(Boolean).join(" · ") ||
                 kind.label}
             </Faint>
             {open > 0 ? <Warning>{open === 1 ? "1 figure missing" : `${open} figures missing`}</Warning> : null}

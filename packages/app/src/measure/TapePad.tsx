@@ -3,10 +3,11 @@ import { memo, type ReactNode, useCallback, useEffect, useRef, useState } from "
 import { Pressable, ScrollView, TextInput, View } from "react-native";
 import { Glyph, IconButton } from "../components/Button";
 import { Body, Faint, Figure, Strong, Title, Warning } from "../components/Text";
-import { ChevronLeft, ChevronRight, Delete, X } from "../icons";
+import { ChevronDown, ChevronLeft, ChevronRight, ChevronUp, Delete, X } from "../icons";
 import { useSayPadOpen } from "../job/padOpen";
 import { meterReadings, useWaitingReadings } from "../meter/readings";
 import { useTokens } from "../theme/useTokens";
+import { useKeysFolded } from "./keysFolded";
 import { FRACTION_KEYS, type PadKey, padRows, rubOut, typeKey } from "./padKeys";
 
 type Props = {
@@ -39,6 +40,7 @@ export function TapePad(props: Props) {
   const slot = slots[index];
   const [text, setText] = useState(slot?.dimension.refused ?? "");
   const [problem, setProblem] = useState<Problem>();
+  const [folded, setFolded] = useKeysFolded();
   const input = useRef<TextInput>(null);
   const refusedAtOpening = slot?.dimension.refused ?? "";
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new figure starts a new entry; its later changes do not
@@ -76,7 +78,7 @@ export function TapePad(props: Props) {
   };
 
   return (
-    <View role="form" aria-label="Tape pad" className="gap-2 border-t-2 border-ink bg-paper px-3 pb-3 pt-1">
+    <View role="form" aria-label="Tape pad" className="gap-1.5 border-t-2 border-ink bg-paper px-3 pb-2 pt-0.5">
       <View className="flex-row items-center">
         <View className="flex-1">
           <Title level={2}>{slot.label}</Title>
@@ -116,21 +118,30 @@ export function TapePad(props: Props) {
       </View>
       {props.children}
       <Readings readings={readings} onReading={change} />
-      <Keys system={system} onKey={onKey} />
+      {folded ? null : <Keys system={system} onKey={onKey} />}
       <View className="flex-row gap-2">
+        <Pressable
+          role="button"
+          aria-label={folded ? "Show the keys" : "Fold the keys away"}
+          aria-expanded={!folded}
+          onPress={() => setFolded(!folded)}
+          className="h-12 w-12 items-center justify-center rounded-md border border-rule bg-sheet active:bg-pine-wash"
+        >
+          <FoldIcon folded={folded} />
+        </Pressable>
         <Pressable
           role="button"
           aria-label="Rub out"
           onPress={() => change(rubOut(text))}
           onLongPress={() => change("")}
-          className="h-14 w-20 items-center justify-center rounded-md border border-rule bg-sheet active:bg-pine-wash"
+          className="h-12 w-16 items-center justify-center rounded-md border border-rule bg-sheet active:bg-pine-wash"
         >
           <RubOutIcon />
         </Pressable>
         <Pressable
           role="button"
           onPress={() => enter(next)}
-          className="h-14 flex-1 flex-row items-center justify-center rounded-md bg-pine active:opacity-80"
+          className="h-12 flex-1 flex-row items-center justify-center rounded-md bg-pine active:opacity-80"
         >
           <Strong className="text-lg text-pine-ink">{thenText(props.thenText, slot, next)}</Strong>
         </Pressable>
@@ -146,6 +157,11 @@ function thenText(given: string | undefined, slot: DimensionSlot, next: Dimensio
 
 const nextName = (now: DimensionSlot, next: DimensionSlot): string =>
   next.of === now.of || next.of === "" ? next.label.charAt(0).toLowerCase() + next.label.slice(1) : `${next.of}`;
+
+function FoldIcon({ folded }: { readonly folded: boolean }) {
+  const { colour } = useTokens();
+  return <Glyph icon={folded ? ChevronUp : ChevronDown} size={22} colour={colour("ink")} />;
+}
 
 function RubOutIcon() {
   const { colour } = useTokens();

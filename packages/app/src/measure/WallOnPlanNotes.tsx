@@ -1,4 +1,12 @@
-import { assumedDimension, formatLength, type StudWall, type WallEnd, type WallOnPlan } from "@wide-porch/core";
+import {
+  assumedDimension,
+  formatLength,
+  isFaceOf,
+  outlineOf,
+  type StudWall,
+  type WallEnd,
+  type WallOnPlan,
+} from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
 import { Choice } from "../components/Choice";
@@ -28,8 +36,9 @@ export function WallOnPlanNotes({ part, wall }: { readonly part: StudWall; reado
   const room = parts.find((each) => each.id === plan.roomId);
   const stretchOf = (how: How): WallOnPlan["stretch"] => {
     if (how !== "part") return { how };
-    const run = room?.kind === "room" ? room.runs.find((each) => each.id === plan.hostId) : undefined;
-    return { how, from: assumedDimension(0), to: assumedDimension(run?.length.valueNm ?? 0) };
+    const faces = room?.kind === "room" ? outlineOf(room).faces.filter((face) => isFaceOf(face, plan.hostId)) : [];
+    const [from, to] = [faces[0]?.startNm ?? 0, faces[faces.length - 1]?.endNm ?? 0];
+    return { how, from: assumedDimension(Math.round(from)), to: assumedDimension(Math.round(to)) };
   };
   return (
     <View className="gap-3">

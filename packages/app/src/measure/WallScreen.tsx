@@ -1,4 +1,12 @@
-import { ALONE, formatLength, type Problem, resolveWall, type StudWall, studWallKind } from "@wide-porch/core";
+import {
+  ALONE,
+  formatLength,
+  type Problem,
+  resolveWall,
+  type StudWall,
+  settlePart,
+  studWallKind,
+} from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { UsesPanel } from "../assembly/UsesPanel";
@@ -7,6 +15,7 @@ import { DrawingCanvas } from "../components/DrawingCanvas";
 import { DxfButton } from "../export/DxfButton";
 import { useJob } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
+import { ConfirmPart } from "./ConfirmPart";
 import { FigureList } from "./FigureList";
 import { LiveCount } from "./LiveCount";
 import { OpeningButtons } from "./OpeningButtons";
@@ -30,7 +39,7 @@ const describe = (wall: StudWall, system: "imperial" | "metric"): string => {
 export function WallScreen({ part }: { readonly part: StudWall }) {
   const router = useRouter();
   const [figure, show] = usePad();
-  const { jobId, context, savePart, reckoning, plan } = useJob();
+  const { jobId, context, rules, savePart, reckoning, plan } = useJob();
   const wall = useMemo(() => resolveWall(part, plan), [part, plan]);
   const slots = useMemo(() => studWallKind.dimensions(wall), [wall]);
   const own = useMemo(() => slots.filter((slot) => !slot.typedOn), [slots]);
@@ -42,11 +51,12 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
     (change: Partial<StudWall> | ((now: StudWall) => Partial<StudWall>)): Problem | undefined => {
       const now = latest.current;
       const changes = typeof change === "function" ? change(now.wall) : change;
-      const problem = studWallKind.problems({ ...now.wall, ...changes }, context)[0];
+      const settled = settlePart({ ...now.wall, ...changes }, context.system, rules);
+      const problem = studWallKind.problems(settled, context)[0];
       if (!problem) savePart({ ...now.part, ...changes });
       return problem;
     },
-    [context, savePart],
+    [context, rules, savePart],
   );
   const choose = useCallback(
     ({ choices, ...rest }: Partial<Framed>) => change({ ...rest, ...(choices ? { choices: { ...choices } } : {}) }),
@@ -72,6 +82,7 @@ export function WallScreen({ part }: { readonly part: StudWall }) {
   const lists = (
     <>
       <PartName part={part} />
+      <ConfirmPart partId={part.id} />
       <LiveCount partId={part.id} />
       {part.plan ? <WallOnPlanNotes part={part} wall={wall} /> : null}
       <FigureList slots={slots} activePath={active} onOpen={openFigure} title="Wall" />

@@ -1,4 +1,4 @@
-import { ALONE, kindOf, TOTAL_COUNTS, type WallTotals } from "@wide-porch/core";
+import { ALONE, kindOf, settlePart, TOTAL_COUNTS, type WallTotals } from "@wide-porch/core";
 import { useCallback, useRef } from "react";
 import { View } from "react-native";
 import { UsesPanel } from "../assembly/UsesPanel";
@@ -6,6 +6,7 @@ import { CommitField } from "../components/CommitField";
 import { Faint, Title } from "../components/Text";
 import { useJobActions } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
+import { ConfirmPart } from "./ConfirmPart";
 import { FigureList } from "./FigureList";
 import { LiveCount } from "./LiveCount";
 import { MeasureList } from "./MeasureList";
@@ -20,7 +21,7 @@ const countProblem = (text: string): string | undefined =>
 
 /** Walls that nobody has drawn: their totals, counted by the same assemblies and marked as reckoned. */
 export function WallTotalsScreen({ part }: { readonly part: WallTotals }) {
-  const { context, savePart } = useJobActions();
+  const { context, rules, savePart } = useJobActions();
   const [figure, show] = usePad();
   const kind = kindOf(part);
   const slots = kind.dimensions(part);
@@ -34,11 +35,11 @@ export function WallTotalsScreen({ part }: { readonly part: WallTotals }) {
         ...changes,
         choices: { ...(changes.choices ?? latest.current.choices) },
       };
-      const problem = kindOf(changed).problems(changed, context)[0];
+      const problem = kindOf(changed).problems(settlePart(changed, context.system, rules), context)[0];
       if (!problem) savePart(changed);
       return problem;
     },
-    [context, savePart],
+    [context, rules, savePart],
   );
   return (
     <PartLayout
@@ -47,6 +48,7 @@ export function WallTotalsScreen({ part }: { readonly part: WallTotals }) {
       lists={
         <>
           <PartName part={part} />
+          <ConfirmPart partId={part.id} />
           <LiveCount partId={part.id} />
           <Faint>
             Reckoned from totals: two extra studs for each corner, meeting wall and opening. Nothing is drawn.

@@ -1,9 +1,9 @@
 import type { PlanDrawing, PlanLabel, PlanRole, PlanShape } from "@wide-porch/core";
 import { memo } from "react";
-import Svg, { G, Line, Path, Text as SvgText } from "react-native-svg";
+import Svg, { G, Line, Path, Rect, Text as SvgText } from "react-native-svg";
 import { type ColourName, TIMBER } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
-import { labelLines } from "./labelLines";
+import { CHARACTER_WIDTH, type LabelLine, labelLines } from "./labelLines";
 import { leafPath, panePath } from "./openingSigns";
 import { FIGURE_PX, type PlacedFigure, type PlanFit, shapePath } from "./planFit";
 
@@ -137,14 +137,27 @@ type LabelProps = {
   readonly widthPx: number;
 };
 
+const heightOf = (lines: readonly LabelLine[]): number => lines.reduce((sum, line) => sum + line.heightPx, 0);
+
 function Label({ label, fit, colour, widthPx }: LabelProps) {
   const { x, y } = fit.at(label.at);
   const lines = labelLines(label, fit.pxPerNm);
   if (lines.length === 0 || x < -40 || x > widthPx + 40) return null;
-  const top = y - lines.reduce((sum, line) => sum + line.heightPx, 0) / 2;
+  const top = y - heightOf(lines) / 2;
+  // A door's swing may go through the middle of a small room: the name stands on paper of its own.
+  const widest = Math.max(...lines.map(({ text, sizePx }) => text.length * CHARACTER_WIDTH * sizePx));
   let down = 0;
   return (
     <G>
+      <Rect
+        x={x - widest / 2 - 3}
+        y={top}
+        width={widest + 6}
+        height={heightOf(lines) + 2}
+        rx={3}
+        fill={colour("sheet")}
+        fillOpacity={0.9}
+      />
       {lines.map(({ text, sizePx, heightPx, strong }) => {
         down += heightPx;
         return (

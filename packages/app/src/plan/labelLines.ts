@@ -7,7 +7,8 @@ export type LabelLine = {
   readonly strong: boolean;
 };
 
-const CHARACTER_WIDTH = 0.56;
+/** Of the type's size. */
+export const CHARACTER_WIDTH = 0.56;
 const SIZES_PX = [14, 12, 10.5];
 const LEADING = 1.25;
 /** Clear of the walls. */

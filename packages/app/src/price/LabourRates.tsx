@@ -1,16 +1,24 @@
-import { amountSchema, type Pricing } from "@wide-porch/core";
+import { amountSchema, hoursShown, hoursStored, type MeasuringSystem, type Pricing, taskUnit } from "@wide-porch/core";
 import { View } from "react-native";
 import { CommitField } from "../components/CommitField";
 import { Body, Title } from "../components/Text";
+import { useJobActions } from "../job/JobContext";
 import { useChangePricing } from "./useChangePricing";
 
 export const amountProblem = (text: string): string | undefined =>
   amountSchema.safeParse(text).success ? undefined : "An amount like 9.84, zero or more.";
 
+/** Hours for each task, by the job's own measure: 100 sq ft, or a square metre. */
 export function LabourRates({ pricing }: { pricing: Pricing }) {
   const change = useChangePricing();
-  const setHours = (id: string, hoursPerUnit: string) =>
-    change(({ tasks }) => ({ tasks: tasks.map((task) => (task.id === id ? { ...task, hoursPerUnit } : task)) }));
+  const { context } = useJobActions();
+  const { system } = context;
+  const setHours = (id: string, typed: string) =>
+    change(({ tasks }) => ({
+      tasks: tasks.map((task) =>
+        task.id === id ? { ...task, hoursPerUnit: hoursStored(typed, task.unit, system) } : task,
+      ),
+    }));
   return (
     <View className="gap-2">
       <Title level={2}>Labour</Title>
@@ -27,11 +35,11 @@ export function LabourRates({ pricing }: { pricing: Pricing }) {
         />
       </Line>
       {pricing.tasks.map((task) => (
-        <Line key={task.id} name={`${task.name}, hours a ${task.unit}`}>
+        <Line key={task.id} name={hoursLabel(task, system)}>
           <CommitField
-            label={`${task.name}, hours a ${task.unit}`}
+            label={hoursLabel(task, system)}
             hideLabel
-            value={task.hoursPerUnit}
+            value={hoursShown(task.hoursPerUnit, task.unit, system)}
             check={amountProblem}
             onCommit={(hours) => setHours(task.id, hours)}
             suffix="h"
@@ -44,6 +52,11 @@ export function LabourRates({ pricing }: { pricing: Pricing }) {
     </View>
   );
 }
+
+const hoursLabel = ({ name, unit }: Pricing["tasks"][number], system: MeasuringSystem): string => {
+  const { words } = taskUnit(unit, system);
+  return `${name}, hours ${/^\d/.test(words) ? "for" : "a"} ${words}`;
+};
 
 function Line({ name, children }: { name: string; children: React.ReactNode }) {
   return (

@@ -34,7 +34,10 @@ export function IssuedQuotes({ jobId }: { jobId: string }) {
         <View key={quote.id} className="flex-row items-center border-b border-rule">
           <View className="min-w-0 flex-1">
             <Strong>{quote.number}</Strong>
-            <Faint>{format(parseISO(quote.issuedAt), "d MMM yyyy, HH:mm")}</Faint>
+            <Faint>
+              {format(parseISO(quote.issuedAt), "d MMM yyyy, HH:mm")}
+              {quote.imported ? ". Came with the job's file" : ""}
+            </Faint>
           </View>
           <Figure>{formatMoney(quote.document.total, quote.document.currency)}</Figure>
           <IconButton name={`Read quote ${quote.number}`} icon={Eye} onPress={() => setShown(quote)} />

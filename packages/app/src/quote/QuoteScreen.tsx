@@ -4,6 +4,7 @@ import { useState } from "react";
 import { ScrollView, View } from "react-native";
 import useSWR from "swr";
 import { ask, download } from "../api/client";
+import { clockAheadMs } from "../api/clock";
 import type { Session } from "../api/records";
 import { quoteListSchema, quoteRecordSchema } from "../api/records";
 import { useSession } from "../api/session";
@@ -21,6 +22,9 @@ import { IssuedQuotes } from "./IssuedQuotes";
 import { PaperPage } from "./PaperPage";
 import { QuoteSettingsForm } from "./QuoteSettingsForm";
 
+/** The day it is where the person is: what is on screen, on the PDF and on the issued paper is one date. */
+const localDate = (): string => format(new Date(Date.now() - clockAheadMs()), "yyyy-MM-dd");
+
 /** The paper itself, following the job until it is issued. */
 export function QuoteScreen() {
   const { record } = useJob();
@@ -34,7 +38,7 @@ function Quote({ session }: { session: Session }) {
   const wide = useWide();
   const buildUp = reckoning?.buildUp;
   if (!reckoning || !buildUp) return <Waiting what="the quote" />;
-  const today = format(new Date(), "yyyy-MM-dd");
+  const today = localDate();
   const issue = { number: "Draft", date: today, company: session.company };
   const draft = draftQuote(record.job, parts, { ...reckoning, buildUp }, issue);
   return (
@@ -72,7 +76,7 @@ function Actions({ empty }: { empty: boolean }) {
   };
   const issue = () =>
     attempt(async () => {
-      await ask(quoteRecordSchema, "POST", `/jobs/${record.id}/quotes`, { commandId: newId() });
+      await ask(quoteRecordSchema, "POST", `/jobs/${record.id}/quotes`, { commandId: newId(), date: localDate() });
       await quotes.mutate();
     });
   const waiting = sync !== "saved";
@@ -87,7 +91,9 @@ function Actions({ empty }: { empty: boolean }) {
         kind="plain"
         icon={Download}
         disabled={busy || waiting}
-        onPress={() => void attempt(() => download(`/jobs/${record.id}/quote-draft.pdf`, "quote.pdf"))}
+        onPress={() =>
+          void attempt(() => download(`/jobs/${record.id}/quote-draft.pdf?date=${localDate()}`, "quote.pdf"))
+        }
       />
       {failure ? (
         <Notice title="That did not work" live>

@@ -1,4 +1,12 @@
-import { type Room, type StudWall, standingWall, stretchesOf, studWallKind } from "@wide-porch/core";
+import {
+  buildableWalls,
+  newestAssemblies,
+  newWallOnPlan,
+  type Room,
+  type StudWall,
+  standingWall,
+  stretchesOf,
+} from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -8,38 +16,63 @@ import { newId } from "../sync/newId";
 
 type Props = { readonly room: Room; readonly hostId: string; readonly hostName: string };
 
-/** Makes a wall of the room a new stud wall, or shows the one that is built there. The rest of the walls are existing. */
+/**
+ * Makes a wall of the room a new stud wall, or shows the one that is built there. A wall with a recess or bump in it is
+ * several: each is built by itself, or all of them at once. The rest of the walls are existing.
+ */
 export function NewWallFromRoom({ room, hostId, hostName }: Props) {
-  const { parts, plan, context, savePart, jobId } = useJob();
+  const { parts, plan, context, rules, saveParts, jobId } = useJob();
   const router = useRouter();
+  const pieces = buildableWalls(room).filter((each) => each.hostId === hostId);
   const walls = parts.filter((part): part is StudWall => part.kind === "stud-wall" && part.plan !== null);
-  const here = walls.filter((wall) => {
-    const standing = standingWall(wall, plan);
-    return standing && stretchesOf(standing, room.id, hostId).length > 0;
-  });
-  const make = () => {
-    const start = studWallKind.defaults(newId(), `${room.name}, ${hostName}`.slice(0, 120), context);
-    const wall: StudWall = {
-      ...start,
-      storey: room.storey,
-      location: room.name,
-      plan: { roomId: room.id, hostId, stretch: { how: "whole" } },
-    };
-    savePart(wall);
-    router.push(`/jobs/${jobId}/measure/${wall.id}` as Href);
+  const builtAs = (pieceId: string) =>
+    walls.filter((wall) => {
+      const standing = standingWall(wall, plan);
+      return standing && stretchesOf(standing, room.id, pieceId).length > 0;
+    });
+  const newest = newestAssemblies(context.system, rules.assemblies);
+  const refOf = (id: string) => {
+    const found = newest.find((each) => each.id === id);
+    return found && { id, version: found.version };
   };
+  const make = (made: readonly { readonly id: string; readonly name: string }[]) => {
+    const fresh = made.map((piece) =>
+      newWallOnPlan({ id: newId(), name: `${room.name}, ${piece.name}`, room, hostId: piece.id }, plan, context, refOf),
+    );
+    saveParts(fresh);
+    const [first] = fresh;
+    if (first && fresh.length === 1) router.push(`/jobs/${jobId}/measure/${first.id}` as Href);
+  };
+  const lacking = pieces.filter((piece) => builtAs(piece.id).length === 0);
+  const existing = lacking.length === pieces.length;
   return (
     <View className="gap-1">
-      {here.map((wall) => (
-        <Faint key={wall.id}>
-          {"New here: "}
-          <Link href={`/jobs/${jobId}/measure/${wall.id}` as Href}>
-            <Strong className="text-sm text-pine underline">{wall.name}</Strong>
-          </Link>
-        </Faint>
+      {pieces.flatMap((piece) =>
+        builtAs(piece.id).map((wall) => <NewHere key={`${piece.id} ${wall.id}`} wall={wall} />),
+      )}
+      {existing ? <Faint>{`${hostName} is an existing wall.`}</Faint> : null}
+      {lacking.length > 1 ? (
+        <Button
+          label={`Build all ${lacking.length} stretches of ${hostName} new, in studs`}
+          kind="plain"
+          onPress={() => make(lacking)}
+        />
+      ) : null}
+      {(lacking.length > 0 ? lacking : pieces).map((piece) => (
+        <Button key={piece.id} label={`Build ${piece.name} new, in studs`} kind="plain" onPress={() => make([piece])} />
       ))}
-      {here.length === 0 ? <Faint>{`${hostName} is an existing wall.`}</Faint> : null}
-      <Button label={`Build ${hostName} new, in studs`} kind="plain" onPress={make} />
     </View>
+  );
+}
+
+function NewHere({ wall }: { readonly wall: StudWall }) {
+  const { jobId } = useJob();
+  return (
+    <Faint>
+      {"New here: "}
+      <Link href={`/jobs/${jobId}/measure/${wall.id}` as Href}>
+        <Strong className="text-sm text-pine underline">{wall.name}</Strong>
+      </Link>
+    </Faint>
   );
 }

@@ -12,6 +12,7 @@ import { View } from "react-native";
 import { UsesPanel } from "../assembly/UsesPanel";
 import { Strong, Warning } from "../components/Text";
 import { useJobActions } from "../job/JobContext";
+import { ConfirmPart } from "../measure/ConfirmPart";
 import { FigureList } from "../measure/FigureList";
 import { MeasureList } from "../measure/MeasureList";
 import { PartName } from "../measure/PartName";
@@ -40,6 +41,7 @@ export const RoomLists = memo(function RoomLists(props: Props) {
   return (
     <>
       <PartName part={room} />
+      <ConfirmPart partId={room.id} />
       <FloorLine room={room} />
       {refusal ? <Warning role="alert">{refusal}</Warning> : null}
       <WalkPanel room={room} onChange={onChange} onWalk={onAdded} onFigure={onFigure} />

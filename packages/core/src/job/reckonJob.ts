@@ -43,5 +43,5 @@ export function reckonJob(
 ): Reckoning {
   const { counts, order } = countAndOrder(job, parts, priceList, library, remembered);
   const productivity = (task: string) => standardProductivity(library.standard, task);
-  return { counts, order, buildUp: buildUpJob(counts, order, job.pricing, productivity) };
+  return { counts, order, buildUp: buildUpJob(counts, order, job.pricing, productivity, job.system) };
 }

@@ -14,6 +14,7 @@ export function figurePoints(slots: readonly DimensionSlot[], system: MeasuringS
     }
     if (dimension.valueNm === null) return [{ path, kind: "missing", message: `${name} is not measured yet` }];
     if (!dimension.assumed || path.endsWith(".head")) return [];
-    return [{ path, kind: "assumed", message: `${name} is assumed: ${formatLength(dimension.valueNm, system)}` }];
+    const said = `is assumed: ${formatLength(dimension.valueNm, system)}`;
+    return [{ path, kind: "assumed", message: `${name} ${said}`, alike: `${slot.label} ${said}` }];
   });
 }

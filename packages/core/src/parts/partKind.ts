@@ -55,6 +55,8 @@ export type OpenPoint = {
   readonly path: string;
   readonly kind: "missing" | "assumed" | "refused" | "conflict";
   readonly message: string;
+  /** The same without the thing it belongs to: points of many things that are alike are one to settle. */
+  readonly alike?: string;
 };
 
 /** The same face for every kind of part; the engine never asks which kind it has. */

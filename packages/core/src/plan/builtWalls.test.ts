@@ -172,7 +172,7 @@ describe("a new wall of a room", () => {
     expect(wall.assembly).toEqual({ id: "outside-wall", version: 3 });
     expect(wall.parameters.bearing).toEqual({ value: true, assumed: true });
     const told = planPoints([hall, wall], planJob([hall, wall]), context).map(({ point }) => point.message);
-    expect(told).toEqual(["New is taken for an outside wall: nothing lies beyond it on the plan"]);
+    expect(told).toEqual(["Taken for an outside wall: nothing lies beyond it on the plan"]);
     const confirmed = { ...wall, parameters: { ...wall.parameters, bearing: { value: true, assumed: false } } };
     expect(planPoints([hall, confirmed], planJob([hall, confirmed]), context)).toEqual([]);
   });
@@ -203,7 +203,7 @@ describe("a new wall of a room", () => {
     const told = planPoints([hall, shorter, wall], planJob([hall, shorter, wall]), context).map(
       ({ point }) => point.message,
     );
-    expect(told).toEqual(["Part of New has nothing beyond it on the plan: check what it is built as"]);
+    expect(told).toEqual(["Part of it has nothing beyond it on the plan: check what it is built as"]);
   });
 
   it("past several rooms on one side only has nothing beyond it", () => {
@@ -213,7 +213,7 @@ describe("a new wall of a room", () => {
   it("an inside wall that ends up outside is told", () => {
     const wall = { ...make("b", [hall, den]), name: "Old" };
     const told = planPoints([hall, wall], planJob([hall, wall]), context).map(({ point }) => point.message);
-    expect(told).toEqual(["Nothing lies beyond Old on the plan, and it is not built as an outside wall"]);
+    expect(told).toEqual(["Nothing lies beyond it on the plan, and it is not built as an outside wall"]);
   });
 
   it("between rooms a partition apart counts as inside, whatever the tape slips", () => {

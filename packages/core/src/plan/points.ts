@@ -147,15 +147,15 @@ function sidePoint(wall: StudWall, standing: StandingWall): OpenPoint | undefine
   if (!wall.parameters.bearing.assumed) return undefined;
   const beyond = beyondOf(standing);
   if (beyond === "nothing" && wall.assembly.id !== OUTSIDE_WALL) {
-    const message = `Nothing lies beyond ${wall.name} on the plan, and it is not built as an outside wall`;
+    const message = "Nothing lies beyond it on the plan, and it is not built as an outside wall";
     return { path: "assembly", kind: "conflict", message };
   }
   if (beyond === "part") {
-    const message = `Part of ${wall.name} has nothing beyond it on the plan: check what it is built as`;
+    const message = "Part of it has nothing beyond it on the plan: check what it is built as";
     return { path: "assembly", kind: "assumed", message };
   }
   if (beyond !== "nothing") return undefined;
-  const message = `${wall.name} is taken for an outside wall: nothing lies beyond it on the plan`;
+  const message = "Taken for an outside wall: nothing lies beyond it on the plan";
   return { path: "assembly", kind: "assumed", message };
 }
 

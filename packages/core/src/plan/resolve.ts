@@ -174,14 +174,12 @@ function topOf(
   plan: WallOnPlan,
   standing: StandingWall,
 ): Pick<StudWall, "height" | "shape" | "plan"> {
-  const own = {
-    height: heightOf(studWall, standing),
-    shape: studWall.shape,
-    plan: { ...plan, ...lengthFrom(plan, standing), underCeiling: false },
-  };
+  const height = heightOf(studWall, standing);
+  const known = { ...lengthFrom(plan, standing), heightFollows: height !== studWall.height, underCeiling: false };
+  const own = { height, shape: studWall.shape, plan: { ...plan, ...known } };
   if (!studWall.height.assumed || studWall.shape.how !== "level") return own;
   const top = topUnderCeilings(standing, standing.storey.rooms);
-  return top ? { ...top, plan: { ...own.plan, underCeiling: true } } : own;
+  return top ? { ...top, plan: { ...own.plan, heightFollows: true, underCeiling: true } } : own;
 }
 
 function endsOf({ wall, fromNm, toNm, leftIsFrom }: StandingWall): StudWall["ends"] {

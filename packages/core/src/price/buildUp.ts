@@ -1,10 +1,12 @@
 import Big from "big.js";
-import type { CountLine, PartCount } from "../count";
+import { isMeasuredUnit } from "../assemblies/records";
+import { type CountLine, type PartCount, quantityText } from "../count";
 import type { Order } from "../order";
 import { type Problem, problem } from "../problems/problem";
-import { allocateMoney, type Money, percentOf, priceTimes, sumMoney, toMoney } from "../units";
+import { allocateMoney, type MeasuringSystem, type Money, percentOf, priceTimes, sumMoney, toMoney } from "../units";
 import { partWeights } from "./partWeights";
 import { COST_KINDS, type CostKind, type Pricing } from "./pricing";
+import { hoursShown, taskUnit } from "./taskUnits";
 
 export type CostLine = {
   readonly id: string;
@@ -61,8 +63,11 @@ export function buildUpJob(
   order: Order,
   pricing: Pricing,
   productivity: Productivity = AS_USUAL,
+  /** What measured quantities are said in; nothing is reckoned by it. */
+  system: MeasuringSystem = "metric",
 ): BuildUp {
-  const lines = [...materialLines(order), ...labourLines(counts, pricing, productivity), ...extraLines(pricing)];
+  const labour = labourLines(counts, pricing, productivity, system);
+  const lines = [...materialLines(order), ...labour, ...extraLines(pricing)];
   const kinds = COST_KINDS.map((kind) => kindTotal(kind, lines, pricing));
   const cost = sumMoney(kinds.map((each) => each.cost));
   const overhead = percentOf(cost, pricing.overheadPercent);
@@ -107,9 +112,14 @@ function materialLines(order: Order): CostLine[] {
 export type Productivity = (task: string) => number;
 const AS_USUAL: Productivity = () => 100;
 
-function labourLines(counts: readonly PartCount[], pricing: Pricing, productivity: Productivity): CostLine[] {
+function labourLines(
+  counts: readonly PartCount[],
+  pricing: Pricing,
+  productivity: Productivity,
+  system: MeasuringSystem,
+): CostLine[] {
   const lines = counts.flatMap((count) => count.lines);
-  return [...taskLines(lines, pricing, productivity), ...hourLines(lines, pricing, productivity)];
+  return [...taskLines(lines, pricing, productivity, system), ...hourLines(lines, pricing, productivity)];
 }
 
 /** Hours that rules give themselves: half an hour to a door. One line for each thing done, at the house's pace. */
@@ -136,7 +146,23 @@ function hourLines(lines: readonly CountLine[], pricing: Pricing, productivity: 
   });
 }
 
-function taskLines(all: readonly CountLine[], pricing: Pricing, productivity: Productivity): CostLine[] {
+/** `24 × 0.14 h`; `120 sq ft × 0.74 h for 100 sq ft`. */
+function taskWords(
+  { unit, hoursPerUnit }: Pricing["tasks"][number],
+  quantity: number,
+  system: MeasuringSystem,
+): string {
+  if (!isMeasuredUnit(unit)) return `${quantity} × ${hoursPerUnit} h`;
+  const said = `${hoursShown(hoursPerUnit, unit, system)} h for ${taskUnit(unit, system).words}`;
+  return `${quantityText(quantity, unit, system)} × ${said}`;
+}
+
+function taskLines(
+  all: readonly CountLine[],
+  pricing: Pricing,
+  productivity: Productivity,
+  system: MeasuringSystem,
+): CostLine[] {
   return pricing.tasks.flatMap((task): CostLine[] => {
     const lines = all.filter((line) => line.labourTask === task.id && line.unit !== "hour");
     const quantity = Number(lines.reduce((sum, line) => sum + line.quantity, 0).toFixed(3));
@@ -147,7 +173,7 @@ function taskLines(all: readonly CountLine[], pricing: Pricing, productivity: Pr
       {
         id: `labour/${task.id}`,
         kind: "labour",
-        description: `${task.name}: ${quantity} × ${task.hoursPerUnit} h${percent === 100 ? "" : ` × ${percent} %`}`,
+        description: `${task.name}: ${taskWords(task, quantity, system)}${percent === 100 ? "" : ` × ${percent} %`}`,
         quantity: hours.toString(),
         unitName: "h",
         unitCost: pricing.ratePerHour,

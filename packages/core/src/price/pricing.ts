@@ -15,7 +15,8 @@ const taskSchema = z.object({
   name: z.string().min(1).max(120),
   /** What one of is counted: `piece`, `sheet`; `area`, `length` and such where it is measured, in base units. */
   unit: z.string().min(1).max(20),
-  hoursPerUnit: amountSchema,
+  /** Finer than money: what is said for 100 sq ft is kept for one square metre. */
+  hoursPerUnit: z.string().regex(/^\d{1,9}(\.\d{1,8})?$/, "Hours like 0.35, zero or more."),
 });
 
 /** A cost typed in beside what is counted: a hired saw, a crane, a subcontractor's sum. */

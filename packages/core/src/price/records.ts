@@ -1,2 +1,3 @@
 export type { BuildUp, CostLine, KindTotal, PartPrice } from "./buildUp";
 export * from "./pricing";
+export * from "./taskUnits";

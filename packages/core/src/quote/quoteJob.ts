@@ -64,7 +64,7 @@ function sectionsOf({ parts, counts, buildUp, settings }: QuoteInput): QuoteDocu
   const sections = parts
     .filter((part) => countedIds.has(part.id))
     .map((part) => ({
-      heading: [part.location, part.name].filter(Boolean).join(": "),
+      heading: headingOf(part),
       paragraphs: [...(scopes.get(part.id) ?? [])],
       price: shown(part.id),
     }));
@@ -74,15 +74,26 @@ function sectionsOf({ parts, counts, buildUp, settings }: QuoteInput): QuoteDocu
   return [...sections, { heading: extras.name, paragraphs: extraLines, price: shown("") }];
 }
 
+/** Where it is and what it is called; a place that its name begins with is said once. */
+function headingOf({ location, name }: Part): string {
+  const begins = name.toLowerCase().startsWith(location.toLowerCase()) && !/^\w/.test(name.slice(location.length));
+  return location === "" || begins ? name : `${location}: ${name}`;
+}
+
 /** What the customer should know is not settled. */
 function notesOf({ counts }: QuoteInput): string[] {
   const points = counts.flatMap((count) => count.openPoints);
   const assumed = points.filter((point) => point.kind === "assumed").length;
   const unmeasured = counts.filter((count) => count.waits);
+  const impossible = counts.filter((count) => !count.waits && count.lines.length === 0 && count.problems.length > 0);
   const notes: string[] = [];
   if (assumed === 1) notes.push("One figure or choice is assumed and is to be confirmed on site.");
   if (assumed > 1) notes.push(`${assumed} figures or choices are assumed and are to be confirmed on site.`);
   if (unmeasured.length > 0)
     notes.push(`Not measured yet and not in this price: ${unmeasured.map((each) => each.partName).join(", ")}.`);
+  if (impossible.length > 0)
+    notes.push(
+      `Not in this price, as it cannot be built as measured: ${impossible.map((each) => each.partName).join(", ")}.`,
+    );
   return notes;
 }

@@ -39,6 +39,8 @@ const assemblyAnswer = (row: Pick<AssemblyRow, "data" | "retired" | "results">) 
 const standardAnswer = ({ data, retired }: Pick<StandardRow, "data" | "retired">) => ({ standard: data, retired });
 
 const usualSchema = companySettingsSchema.shape.usualStandards;
+/** A labour task to set a pace for; its hours are nobody's business here. */
+const taskNameSchema = z.object({ id: z.string(), name: z.string() });
 const systemSchema = z.enum(["imperial", "metric"]);
 
 const companyOf = (source: DataSource | EntityManager, id: string, lock?: { mode: "pessimistic_write" }) =>
@@ -96,11 +98,15 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "The company's house standards, each in its newest version",
     status: 200,
-    answer: z.object({ items: z.array(standardAnswerSchema), usual: usualSchema }),
-    handle: async ({ user }) => ({
-      items: (await newestOf(dataSource, standardEntity, user.companyId)).map(standardAnswer),
-      usual: (await companyOf(dataSource, user.companyId)).settings.usualStandards,
-    }),
+    answer: z.object({ items: z.array(standardAnswerSchema), usual: usualSchema, tasks: z.array(taskNameSchema) }),
+    handle: async ({ user }) => {
+      const { settings } = await companyOf(dataSource, user.companyId);
+      return {
+        items: (await newestOf(dataSource, standardEntity, user.companyId)).map(standardAnswer),
+        usual: settings.usualStandards,
+        tasks: settings.pricing.tasks.map(({ id, name }) => ({ id, name })),
+      };
+    },
   }),
   endpoint({
     method: "put",

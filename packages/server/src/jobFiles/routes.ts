@@ -10,6 +10,7 @@ import {
   partContext,
   readJobFile,
   renameParts,
+  settlePart,
 } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
@@ -63,11 +64,13 @@ export async function exportJob(
 /** Parts that could not be built are refused like any other bad value: where, and why. */
 function partProblems(file: JobFile): Problem[] {
   const context = partContext(file.job.system, library);
-  return file.parts.flatMap((part, index) =>
-    kindOf(part)
-      .problems(part, context)
-      .map((each) => ({ ...each, path: `parts.${index}.${each.path}` })),
-  );
+  const built = { assemblies: file.assemblies, standard: file.standards[0] };
+  return file.parts.flatMap((part, index) => {
+    const settled = settlePart(part, file.job.system, built);
+    return kindOf(settled)
+      .problems(settled, context)
+      .map((each) => ({ ...each, path: `parts.${index}.${each.path}` }));
+  });
 }
 
 /** Its row has an id of its own; the record in it stays as the file had it. */

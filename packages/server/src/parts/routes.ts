@@ -1,7 +1,7 @@
-import { kindOf, type Part, partContext, partSchema } from "@wide-porch/core";
-import { library } from "@wide-porch/library";
+import { kindOf, type Library, type Part, partContext, partSchema, settlePart } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
+import { libraryOf } from "../assemblies/store";
 import { userEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
@@ -64,7 +64,7 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
         const id = requireSameId(param("partId"), body.part);
         const author = { userId: user.id, at: madeAt(body.ageMs) };
         return once(manager, commandOf(user, "put-part", body.commandId, id), async () => {
-          requireBuildable(body.part, job);
+          requireBuildable(body.part, job, await libraryOf(manager, user.companyId, job.data, [body.part]));
           const row = await findPart(manager, user.companyId, job.id, id);
           if (row) {
             requireKnown(row);
@@ -153,7 +153,10 @@ function requireSameId(id: string, part: Part): string {
 }
 
 /** A part with problems changes no count: the last good one stays in force. */
-function requireBuildable(part: Part, job: JobRow): void {
-  const problems = kindOf(part).problems(part, partContext(job.data.system, library));
+function requireBuildable(part: Part, job: JobRow, library: Library): void {
+  const { system } = job.data;
+  // By the choices that it is counted by: its record may assume others.
+  const settled = settlePart(part, system, library);
+  const problems = kindOf(settled).problems(settled, partContext(system, library));
   if (problems.length > 0) throw unfit(problems.map((each) => ({ ...each, path: `part.${each.path}` })));
 }

@@ -20,6 +20,8 @@ import { framingWorking } from "./framing";
 import { laidSheets, m2, sheetsOf, sheetWorking } from "./sheets";
 import { wallWords } from "./words";
 
+export { boardWords } from "./words";
+
 /** Lays out one stud wall. It must be measured and free of problems. Without framing rules there is nothing to lay out. */
 export function layOutStudWall(wall: StudWall, assembly: Assembly, library: Library, context: PartContext): LaidPart {
   const choices = framingChoices(wall.parameters);

@@ -27,4 +27,16 @@ export const wallWords = (wall: StudWall): Record<string, string> => ({
   name: wall.name,
   plates: PLATE_WORDS[wall.parameters.topPlates.value] ?? "",
   openingWords: openingsText(wall.openings),
+  boardWords: boardWords(wall.parameters),
 });
+
+const layersText = (count: number): string => `${numberWord(count)} ${count === 1 ? "layer" : "layers"}`;
+
+/** `one layer on each side`, `two layers on this side and one on the far side`. */
+export function boardWords({ boardsNear, boardsFar }: StudWall["parameters"]): string {
+  const [near, far] = [boardsNear.value, boardsFar.value];
+  if (near === far) return near === 0 ? "no boards" : `${layersText(near)} on each side`;
+  if (far === 0) return `${layersText(near)} on this side`;
+  if (near === 0) return `${layersText(far)} on the far side`;
+  return `${layersText(near)} on this side and ${numberWord(far)} on the far side`;
+}

@@ -23,6 +23,7 @@ import { ownValue } from "../../records/ownValue";
 import { areaOf, type Nanometres, piecesAtSpacing, spacesIn, toMetres, wholePacks } from "../../units";
 import { framingChoices, type SettledChoices, settledChoices } from "../framingChoices";
 import type { LaidPart, RoleWorking } from "../laidPart";
+import { boardWords } from "../stud-wall";
 import { tooManyInAll } from "../tooManyPieces";
 
 /** Extra studs at a corner beyond the one the run has there; two of them make the usual three (common practice). */
@@ -159,6 +160,7 @@ export function reckonWallTotals(
     words: {
       name: part.name,
       plates: ["no", "a single", "a double", "a triple"][part.parameters.topPlates.value] ?? "",
+      boardWords: boardWords(part.parameters),
       openingWords: part.openings === 1 ? "one opening" : `${part.openings} openings`,
     },
     workingOf: (role) => reckonedWorking(role, part, lengths),

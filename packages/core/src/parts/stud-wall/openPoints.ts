@@ -32,7 +32,9 @@ export function parameterText(wall: Pick<StudWall, "parameters">, name: Paramete
 
 /** What is missing, refused or assumed on this wall, in the order to settle it. */
 export function studWallOpenPoints(wall: StudWall, context: PartContext): readonly OpenPoint[] {
-  const figures = figurePoints(studWallDimensions(wall), context.system);
+  const figures = figurePoints(studWallDimensions(wall), context.system).filter(
+    ({ path, kind }) => !(path === "height" && kind === "assumed" && wall.plan?.heightFollows),
+  );
   const choices = FRAMING_PARAMETERS.filter(({ key, asked }) => asked && wall.parameters[key].assumed).map(
     ({ key, label }): OpenPoint => {
       const message = `${label} is assumed: ${parameterText(wall, key, context)}`;

@@ -42,6 +42,8 @@ export const wallOnPlanSchema = z.object({
   ]),
   /** Known from the plan: the wall's top is that of a sloped ceiling, and its figures are the room's. */
   underCeiling: z.boolean().optional(),
+  /** Known from the plan: its height is that of a ceiling, which is confirmed in its room. */
+  heightFollows: z.boolean().optional(),
   /** Known from the plan: the room's figure that its length is read as. */
   lengthPath: z.string().max(140).optional(),
 });
