@@ -57,7 +57,7 @@ test("a header longer than any stock, and wider than the schedule, is told in wo
   const tooLong = "2 pieces of 2 × 10 sawn softwood are 22' 6\", longer than any stock. Use an engineered section.";
   await page.getByRole("button", { name: /open points/ }).click();
   await expect(page.getByRole("dialog").getByText(tooLong)).toBeVisible();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
 
   await place(page, "Count");
   await page.getByRole("radio", { name: "Show: Ordered" }).click();

@@ -89,7 +89,7 @@ test("a new assembly is written, tried, saved and applied; its count is on the o
   await place(page, "Count");
   await line(page, /^Parts, 28 pieces/).click();
   await expect(page.getByText("7 × 4 = 28 pieces")).toBeVisible();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await place(page, "Quote");
   await expect(page.getByText("Supply and fit 7.")).toBeVisible();
 });
@@ -115,7 +115,7 @@ test("a count is opened, set by hand, follows its wall, and is given back", asyn
   await form.getByLabel("Why").fill("two are bowed");
   await form.getByRole("button", { name: "Set it" }).click();
   await expect(page.getByText("Computed: 10 pieces")).toBeVisible();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await expect(page.getByText("set by hand, computed 10 pieces")).toBeVisible();
 
   // The wall grows: the count set by hand stays, the computed one follows.
@@ -130,7 +130,7 @@ test("a count is opened, set by hand, follows its wall, and is given back", asyn
   await line(page, /^Studs, 2 × 4, 12 pieces/).click();
   await page.getByRole("button", { name: "Give back the computed count" }).click();
   await expect(page.getByRole("button", { name: "Set by hand" })).toBeVisible();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await expect(line(page, /^Studs, 2 × 4, 13 pieces/)).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(line(page, /^Studs, 2 × 4, 12 pieces/)).toBeVisible();

@@ -26,7 +26,7 @@ test("from a new job to the downloaded quote: measure, count, price, quote", asy
   await page.getByRole("button", { name: /^Headers, 2 × 6, 2 pieces/ }).click();
   await expect(page.getByText("pieces at 3' 3\"")).toBeVisible();
   await expect(page.getByRole("img", { name: /2 pieces marked: headers/ })).toBeVisible();
-  if (project.name === "phone") await page.getByRole("button", { name: "Close" }).click();
+  if (project.name === "phone") await page.getByRole("button", { name: "Close", exact: true }).click();
   await page.getByRole("radio", { name: "Show: Ordered" }).click();
   await expect(page.getByText("2 × 4 sawn softwood", { exact: false }).first()).toBeVisible();
 

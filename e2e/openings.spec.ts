@@ -32,7 +32,7 @@ test("a door typed by its unit is framed larger, stands where it is put, and is 
   await page.getByRole("button", { name: "Choices of Door 1" }).click();
   await page.getByRole("radio", { name: "Its width and height are those of: The unit" }).click();
   // What was typed stays as it was typed; the hole is 2 in wider (common practice).
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await expect(page.getByRole("button", { name: /^Door 1, Unit width: 3' 0"/ })).toBeVisible();
   await expect(page.getByRole("button", { name: /^Door 1, Unit height: 6' 8"/ })).toBeVisible();
   await expect(page.getByText("unit size, from the left end")).toBeVisible();
@@ -41,14 +41,14 @@ test("a door typed by its unit is framed larger, stands where it is put, and is 
   // In the middle it stays in the middle when the wall grows; its place is no figure any more.
   await page.getByRole("button", { name: "Choices of Door 1" }).click();
   await page.getByRole("radio", { name: "It stands: In the middle" }).click();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await expect(page.getByRole("button", { name: /From left end/ })).toHaveCount(0);
   await saved(page);
   await place(page, "Count");
   // Two kings and two jacks beside the 38 in hole in 12 ft: stands from 53 in to 91 in (by hand).
   await page.getByRole("button", { name: /^Jack studs, 2 × 4, 2 pieces/ }).click();
   await expect(page.getByText("Door 1").first()).toBeVisible();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
 
   // A wall too short for it, and a hole that would reach the plates, are refused in words; nothing is lost.
   await place(page, "Measure");
@@ -76,7 +76,7 @@ test("windows share a wall evenly; one that cannot stand there says why", async 
     await closePad(page);
     await page.getByRole("button", { name: `Choices of ${name}` }).click();
     await page.getByRole("radio", { name: "It stands: Evenly spaced" }).click();
-    await page.getByRole("button", { name: "Close" }).click();
+    await page.getByRole("button", { name: "Close", exact: true }).click();
   }
   // 24 ft less two of 3 ft is 18 ft: three gaps of 6 ft (arithmetic), read off the drawing.
   await expect(page.getByRole("img", { name: /^Elevation of Wall 1: 24' 0" long/ })).toBeVisible();
@@ -85,7 +85,7 @@ test("windows share a wall evenly; one that cannot stand there says why", async 
   // Both in the middle they would lie on each other.
   await page.getByRole("button", { name: "Choices of Window 1" }).click();
   await page.getByRole("radio", { name: "It stands: In the middle" }).click();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await page.getByRole("button", { name: "Choices of Window 2" }).click();
   await page.getByRole("radio", { name: "It stands: In the middle" }).click();
   await expect(page.getByText(/overlaps .* It stays as it was\./).first()).toBeVisible();

@@ -139,7 +139,7 @@ test("closets count with their room, ceilings slope, and each measure shows how 
   await page.getByRole("link", { name: "Plan of Ground" }).click();
   await page.getByRole("button", { name: /^Floor area, inside: 128 sq ft/ }).click();
   await expect(page.getByText("Bedroom with Closet")).toBeVisible();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await backToParts(page);
   await page.getByRole("link", { name: /^Bedroom/ }).click();
   await page.getByRole("radio", { name: "Shape: Sloped" }).click();
@@ -152,7 +152,7 @@ test("closets count with their room, ceilings slope, and each measure shows how 
   await expect(page.getByRole("button", { name: /^Ceiling area: 150 sq ft/ })).toBeVisible();
   await page.getByRole("button", { name: /^Ceiling area: 150 sq ft/ }).click();
   await expect(page.getByText("120 sq ft × √(1 + 0.7500²) + 0 sq ft = 150 sq ft")).toBeVisible();
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await addLoose(page);
 });
 

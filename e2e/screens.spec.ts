@@ -38,7 +38,7 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.getByRole("button", { name: "Add a part" }).click();
       await expect(page.getByRole("heading", { name: "What do you measure?" })).toBeVisible();
       await axeFindsNothing(page, "adding a part");
-      await page.getByRole("button", { name: "Close" }).click();
+      await page.getByRole("button", { name: "Close", exact: true }).click();
       await page.getByRole("link", { name: "Plan of Ground" }).click();
       await expect(page.getByRole("heading", { name: "Plan of Ground" })).toBeVisible();
       await page.getByRole("button", { name: "Move rooms" }).click();
@@ -52,11 +52,11 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.getByRole("button", { name: "Close tape pad" }).click();
       await page.getByRole("button", { name: /^Floor area: / }).click();
       await axeFindsNothing(page, "working of a measure");
-      await page.getByRole("button", { name: "Close" }).click();
+      await page.getByRole("button", { name: "Close", exact: true }).click();
       await page.getByRole("button", { name: "History" }).click();
       await expect(page.getByText("The first version kept")).toBeVisible();
       await axeFindsNothing(page, "history");
-      await page.getByRole("button", { name: "Close" }).click();
+      await page.getByRole("button", { name: "Close", exact: true }).click();
       await page.goto(`${address}/meter`);
       await expect(page.getByRole("button", { name: "Measure" })).toBeVisible();
       await axeFindsNothing(page, "distance meter");
@@ -66,7 +66,7 @@ for (const colorScheme of ["light", "dark"] as const) {
       await axeFindsNothing(page, "wall");
       await page.getByRole("button", { name: "Choices of Window 1" }).click();
       await axeFindsNothing(page, "choices of an opening");
-      await page.getByRole("button", { name: "Close" }).click();
+      await page.getByRole("button", { name: "Close", exact: true }).click();
       await page.getByRole("button", { name: "Length: 24' 0\"" }).click();
       await page.getByRole("textbox", { name: "Length" }).fill("24' +");
       await axeFindsNothing(page, "tape pad");

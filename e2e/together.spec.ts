@@ -144,7 +144,7 @@ test("photos are made small, kept without signal and seen by others; what is no 
   await page.getByRole("button", { name: "Photo 1" }).click();
   await page.getByLabel("What it shows").fill("Rot behind the sill");
   await page.getByLabel("What it shows").press("Enter");
-  await page.getByRole("button", { name: "Close" }).click();
+  await page.getByRole("button", { name: "Close", exact: true }).click();
   await expect(page.getByRole("status", { name: "Entries: On this device" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Photo 1, Rot behind the sill" }).locator("img")).toHaveCount(1);
   await context.setOffline(false);

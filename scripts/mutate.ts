@@ -1,6 +1,6 @@
 /**
  * How well core's tests bite: changes one thing at a time in a copy of the code (an operator, a bound, a zero for a one, a
- * least for a most), runs the tests that reach the place, and counts the changes that some test notices.
+ * least for a most), runs the tests, those nearest to the place first, and counts the changes that some test notices.
  *
  *     npm run mutate -- --folder packages/core/src/order --sample 60 --seed 7 --workers 2
  */
@@ -51,6 +51,9 @@ function copyFor(worker: number): string {
     roots: ["<rootDir>/packages/core/src", "<rootDir>/library"],
     testEnvironment: "node",
     testMatch: ["**/*.test.ts"],
+    // A machine with other work on it is no test that notices.
+    testTimeout: 60_000,
+    testSequencer: join(ROOT, "scripts/lib/givenOrder.cjs"),
     transform: { "^.+\\.tsx?$": ["@swc/jest", swc] },
     cacheDirectory: join(WORK, `cache-${worker}`),
     moduleNameMapper: {
@@ -72,66 +75,40 @@ const jestArguments = (home: string): string[] => [
   "--runInBand",
 ];
 
-type Reach = Readonly<Record<string, readonly (readonly [from: number, to: number])[]>>;
-
-/** Which lines a test file reaches, by the coverage of a run of it alone; kept between runs while nothing has changed. */
-function reachOf(home: string, test: string): Reach {
-  const folder = join(WORK, "coverage");
-  const run = [...jestArguments(home), "--coverage", "--coverageProvider=v8", "--coverageReporters=json"];
-  rmSync(folder, { recursive: true, force: true });
-  execFileSync(process.execPath, [...run, `--coverageDirectory=${folder}`, "--runTestsByPath", join(home, test)], {
-    stdio: "ignore",
-  });
-  const report: Record<
-    string,
-    { s: Record<string, number>; statementMap: Record<string, { start: { line: number }; end: { line: number } }> }
-  > = JSON.parse(readFileSync(join(folder, "coverage-final.json"), "utf8"));
-  const entries = Object.entries(report).map(([path, { s, statementMap }]) => {
-    const lines = Object.entries(statementMap).flatMap(([key, { start, end }]) =>
-      (s[key] ?? 0) > 0 ? [[start.line, end.line] as const] : [],
-    );
-    return [relative(home, path), lines] as const;
-  });
-  return Object.fromEntries(entries);
+/** Test files with how long each takes, by a run of all of them, which has to pass. */
+function timedTests(home: string): Map<string, number> {
+  const report = join(WORK, "times.json");
+  execFileSync(process.execPath, [...jestArguments(home), "--json", `--outputFile=${report}`], { stdio: "ignore" });
+  const { testResults }: { testResults: { name: string; startTime: number; endTime: number }[] } = JSON.parse(
+    readFileSync(report, "utf8"),
+  );
+  return new Map(testResults.map(({ name, startTime, endTime }) => [relative(home, name), endTime - startTime]));
 }
 
-type Tests = { readonly path: string; readonly ms: number; readonly reach: Reach };
-
-function allTests(home: string): Tests[] {
-  const paths = [...filesUnder(CORE), ...filesUnder("library")].filter((path) => path.endsWith(".test.ts"));
-  return paths.map((path, index) => {
-    const start = Date.now();
-    const reach = reachOf(home, path);
-    process.stderr.write(`\rreach of ${index + 1} of ${paths.length} test files `);
-    return { path, ms: Date.now() - start, reach };
-  });
+/** How many folders two files have in common. */
+function sharedFolders(a: string, b: string): number {
+  const [first, second] = [dirname(a).split("/"), dirname(b).split("/")];
+  const apart = first.findIndex((folder, index) => folder !== second[index]);
+  return apart < 0 ? first.length : apart;
 }
 
-/** Those that reach the line: beside the file first, then the quickest. */
-function testsFor({ file, line }: Mutant, tests: readonly Tests[]): string[] {
-  const near = (path: string) => Number(dirname(path) !== dirname(file));
-  return tests
-    .filter(({ reach }) => (reach[file] ?? []).some(([from, to]) => line >= from && line <= to))
-    .toSorted((a, b) => near(a.path) - near(b.path) || a.ms - b.ms)
-    .map(({ path }) => path);
-}
+/** Those nearest to the file first, and of these the quickest: most changes are noticed at once. */
+const orderFor = ({ file }: Mutant, tests: ReadonlyMap<string, number>): string[] =>
+  [...tests]
+    .toSorted(([a, aMs], [b, bMs]) => sharedFolders(b, file) - sharedFolders(a, file) || aMs - bMs)
+    .map(([path]) => path);
 
-/** One test file after another, until one notices. */
-async function isKilled(home: string, mutant: Mutant, tests: readonly string[]): Promise<boolean> {
-  for (const test of tests) if (!(await passes(home, test, mutant))) return true;
-  return false;
-}
-
-function passes(home: string, test: string, { text, file }: Mutant): Promise<boolean> {
-  writeFileSync(join(home, file), text);
+/** Runs the tests in that order until one notices. */
+function isKilled(home: string, mutant: Mutant, order: readonly string[]): Promise<boolean> {
+  writeFileSync(join(home, mutant.file), mutant.text);
   return new Promise((done) => {
-    const jest = spawn(process.execPath, [...jestArguments(home), "--bail", "--runTestsByPath", join(home, test)], {
-      stdio: "ignore",
-    });
+    const env = { ...process.env, TEST_ORDER: JSON.stringify(order.map((path) => join(home, path))) };
+    const jest = spawn(process.execPath, [...jestArguments(home), "--bail"], { stdio: "ignore", env });
     const late = setTimeout(() => jest.kill("SIGKILL"), LONGEST_MS);
     jest.on("exit", (code) => {
       clearTimeout(late);
-      done(code === 0);
+      writeFileSync(join(home, mutant.file), mutant.before);
+      done(code !== 0);
     });
   });
 }
@@ -139,13 +116,11 @@ function passes(home: string, test: string, { text, file }: Mutant): Promise<boo
 async function work(
   home: string,
   queue: Mutant[],
-  tests: readonly Tests[],
+  tests: ReadonlyMap<string, number>,
   tell: (outcome: Outcome) => void,
 ): Promise<void> {
   for (let mutant = queue.shift(); mutant; mutant = queue.shift()) {
-    const killed = await isKilled(home, mutant, testsFor(mutant, tests));
-    writeFileSync(join(home, mutant.file), mutant.before);
-    tell({ mutant, killed });
+    tell({ mutant, killed: await isKilled(home, mutant, orderFor(mutant, tests)) });
   }
 }
 
@@ -158,7 +133,7 @@ async function main(): Promise<void> {
     .filter(isSource)
     .flatMap((file) => mutantsOf(file, readFileSync(join(ROOT, file), "utf8")));
   const sample = sampler(Number(options.seed))(all, Number(options.sample));
-  const tests = allTests(first);
+  const tests = timedTests(first);
   const outcomes: Outcome[] = [];
   const queue = [...sample];
   const tell = (outcome: Outcome) => {

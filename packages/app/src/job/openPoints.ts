@@ -32,10 +32,11 @@ export function alikePoints(points: readonly PartPoint[], partOf: (id: string) =
   });
 }
 
-/** `House wall, Wall B and 2 more`. */
+/** `House wall; Hall, Wall B; 2 more`. */
 export function partsText(points: readonly PartPoint[]): string {
   const names = [...new Set(points.map((each) => each.partName))];
   const [first = "", second] = names;
   if (names.length <= 1) return points.length === 1 ? first : `${first}, ${points.length} times`;
-  return names.length === 2 ? `${first} and ${second}` : `${first}, ${second} and ${names.length - 2} more`;
+  // Names of walls have commas in them.
+  return names.length === 2 ? `${first}; ${second}` : `${first}; ${second}; ${names.length - 2} more`;
 }

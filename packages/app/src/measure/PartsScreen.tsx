@@ -142,7 +142,8 @@ const PartRow = memo(function PartRow({ part, count }: RowProps) {
   const kind = kindOf(part);
   const around = part.kind === "room" ? surroundingsOf(plan, part.id) : ALONE;
   const measures = kind.measures(part, context, around);
-  const points = kind.openPoints(part, context);
+  // By the choices that it is counted by, as soon as it has been counted.
+  const points = count?.openPoints ?? kind.openPoints(part, context);
   const open = points.filter((point) => point.kind !== "assumed").length;
   const assumed = points.length - open;
   const drawn = count?.drawing.kind === "elevation" ? count.drawing : kind.draw(part, context, around);

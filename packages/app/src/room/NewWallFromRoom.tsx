@@ -58,9 +58,12 @@ export function NewWallFromRoom({ room, hostId, hostName }: Props) {
           onPress={() => make(lacking)}
         />
       ) : null}
-      {(lacking.length > 0 ? lacking : pieces).map((piece) => (
+      {lacking.map((piece) => (
         <Button key={piece.id} label={`Build ${piece.name} new, in studs`} kind="plain" onPress={() => make([piece])} />
       ))}
+      {lacking.length === 0 ? (
+        <Button label={`Build another stretch of ${hostName}`} kind="quiet" onPress={() => make(pieces.slice(0, 1))} />
+      ) : null}
     </View>
   );
 }

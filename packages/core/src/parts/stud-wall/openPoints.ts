@@ -37,7 +37,7 @@ export function studWallOpenPoints(wall: StudWall, context: PartContext): readon
   );
   const choices = FRAMING_PARAMETERS.filter(({ key, asked }) => asked && wall.parameters[key].assumed).map(
     ({ key, label }): OpenPoint => {
-      const message = `${label} is assumed: ${parameterText(wall, key, context)}`;
+      const message = `${label} ${label.endsWith("s") ? "are" : "is"} assumed: ${parameterText(wall, key, context)}`;
       return { path: `parameters.${key}`, kind: "assumed", message };
     },
   );
