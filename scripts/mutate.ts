@@ -75,14 +75,23 @@ const jestArguments = (home: string): string[] => [
   "--runInBand",
 ];
 
-/** Test files with how long each takes, by a run of all of them, which has to pass. */
-function timedTests(home: string): Map<string, number> {
-  const report = join(WORK, "times.json");
-  execFileSync(process.execPath, [...jestArguments(home), "--json", `--outputFile=${report}`], { stdio: "ignore" });
-  const { testResults }: { testResults: { name: string; startTime: number; endTime: number }[] } = JSON.parse(
-    readFileSync(report, "utf8"),
+/** How long a test file takes, and the lines of each file that it runs. */
+type Reach = { readonly ms: number; readonly lines: Readonly<Record<string, readonly number[]>> };
+
+/** What each test file reaches, by a run of all of them, which has to pass. */
+function reachOfTests(home: string): Map<string, Reach> {
+  const report = join(WORK, "reach.json");
+  const reporter = join(ROOT, "scripts/lib/linesByTest.cjs");
+  const coverage = ["--coverage", "--coverageReporters=none", `--reporters=${reporter}`];
+  const env = { ...process.env, LINES_BY_TEST: report };
+  execFileSync(process.execPath, [...jestArguments(home), ...coverage], { stdio: "ignore", env });
+  const tests: Record<string, Reach> = JSON.parse(readFileSync(report, "utf8"));
+  return new Map(
+    Object.entries(tests).map(([test, { ms, lines }]) => [
+      relative(home, test),
+      { ms, lines: Object.fromEntries(Object.entries(lines).map(([file, run]) => [relative(home, file), run])) },
+    ]),
   );
-  return new Map(testResults.map(({ name, startTime, endTime }) => [relative(home, name), endTime - startTime]));
 }
 
 /** How many folders two files have in common. */
@@ -92,18 +101,21 @@ function sharedFolders(a: string, b: string): number {
   return apart < 0 ? first.length : apart;
 }
 
-/** Those nearest to the file first, and of these the quickest: most changes are noticed at once. */
-const orderFor = ({ file }: Mutant, tests: ReadonlyMap<string, number>): string[] =>
+/** Tests that run the line: those nearest to the file first, and of these the quickest, as most changes are noticed at once. */
+const orderFor = ({ file, line }: Mutant, tests: ReadonlyMap<string, Reach>): string[] =>
   [...tests]
-    .toSorted(([a, aMs], [b, bMs]) => sharedFolders(b, file) - sharedFolders(a, file) || aMs - bMs)
+    .filter(([, { lines }]) => lines[file]?.includes(line))
+    .toSorted(([a, first], [b, second]) => sharedFolders(b, file) - sharedFolders(a, file) || first.ms - second.ms)
     .map(([path]) => path);
 
 /** Runs the tests in that order until one notices. */
-function isKilled(home: string, mutant: Mutant, order: readonly string[]): Promise<boolean> {
+async function isKilled(home: string, mutant: Mutant, order: readonly string[]): Promise<boolean> {
+  if (order.length === 0) return false;
   writeFileSync(join(home, mutant.file), mutant.text);
   return new Promise((done) => {
-    const env = { ...process.env, TEST_ORDER: JSON.stringify(order.map((path) => join(home, path))) };
-    const jest = spawn(process.execPath, [...jestArguments(home), "--bail"], { stdio: "ignore", env });
+    const paths = order.map((path) => join(home, path));
+    const env = { ...process.env, TEST_ORDER: JSON.stringify(paths) };
+    const jest = spawn(process.execPath, [...jestArguments(home), "--bail", "--runTestsByPath", ...paths], { stdio: "ignore", env });
     const late = setTimeout(() => jest.kill("SIGKILL"), LONGEST_MS);
     jest.on("exit", (code) => {
       clearTimeout(late);
@@ -116,7 +128,7 @@ function isKilled(home: string, mutant: Mutant, order: readonly string[]): Promi
 async function work(
   home: string,
   queue: Mutant[],
-  tests: ReadonlyMap<string, number>,
+  tests: ReadonlyMap<string, Reach>,
   tell: (outcome: Outcome) => void,
 ): Promise<void> {
   for (let mutant = queue.shift(); mutant; mutant = queue.shift()) {
@@ -133,7 +145,7 @@ async function main(): Promise<void> {
     .filter(isSource)
     .flatMap((file) => mutantsOf(file, readFileSync(join(ROOT, file), "utf8")));
   const sample = sampler(Number(options.seed))(all, Number(options.sample));
-  const tests = timedTests(first);
+  const tests = reachOfTests(first);
   const outcomes: Outcome[] = [];
   const queue = [...sample];
   const tell = (outcome: Outcome) => {

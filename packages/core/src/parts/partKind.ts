@@ -59,7 +59,10 @@ export type OpenPoint = {
   readonly alike?: string;
 };
 
-/** The same face for every kind of part; the engine never asks which kind it has. */
+/**
+ * The same face for every kind of part: its records, figures, drawing and open points are asked through it alone. What is laid
+ * out and counted for a kind is chosen by name in one place, `layOut` in `count/countPart.ts`.
+ */
 export type PartKind<P, D extends Drawing = Drawing> = {
   readonly kind: string;
   readonly label: string;
