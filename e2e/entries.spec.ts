@@ -141,8 +141,24 @@ test("a press on a stick of the drawing opens its line in the count", async ({ p
 
 test("an open point leads to the figure that settles it", async ({ page }) => {
   await page.getByRole("button", { name: /open points$/ }).click();
-  await page.getByRole("button", { name: /Height is assumed/ }).click();
+  await page.getByRole("button", { name: /^Height is assumed.*go there$/ }).click();
   await expect(page.getByRole("form", { name: "Tape pad" }).getByRole("heading", { name: "Height" })).toBeVisible();
   await page.getByRole("form", { name: "Tape pad" }).getByRole("textbox").press("Enter");
   await expect(page.getByRole("button", { name: "Height: 8' 1 1/8\"", exact: true })).toBeVisible();
+});
+
+test("what is assumed is confirmed as it stands, one or all with one press, and undo takes it back", async ({ page }) => {
+  const mark = page.getByRole("button", { name: /open points?$/ });
+  const count = async (): Promise<number> => Number.parseInt((await mark.innerText()).trim(), 10);
+  const before = await count();
+  await mark.click();
+  await page.getByRole("button", { name: /^Confirm: Height is assumed/ }).click();
+  await expect(page.getByRole("button", { name: /^Confirm: Height is assumed/ })).toHaveCount(0);
+  await page.getByRole("button", { name: /^Confirm all \d+ that are assumed$/ }).click();
+  await expect(page.getByText(/^(Nothing is missing and nothing is assumed\.|Nothing here stops you)/)).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Confirm/ })).toHaveCount(0);
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  expect(await count()).toBeLessThan(before);
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect.poll(count).toBeGreaterThan(0);
 });

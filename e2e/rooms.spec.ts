@@ -185,6 +185,31 @@ test("a restart of the browser without signal opens the job with what was measur
   }
 });
 
+test("a wall with a recess in it is built stretch by stretch, or all of it at once, and each stands in the count", async ({
+  page,
+  address,
+}) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "Built in stretches");
+  await addRectangle(page, "Den", "12'", "10'");
+  await page.getByRole("button", { name: "Pull a recess out of Wall A" }).click();
+  await enter(page, "Clear width of Recess 1", "4'");
+  await enter(page, "Clear depth of Recess 1", "2'");
+  await closePad(page);
+  await expect(page.getByText("Wall A is an existing wall.")).toBeVisible();
+  await page.getByRole("button", { name: /^Build all \d stretches of Wall A new, in studs$/ }).click();
+  await expect(page.getByRole("button", { name: "Build another stretch of Wall A" })).toBeVisible();
+  const built = page.getByRole("link", { name: /^Den, / });
+  // Two stretches beside the recess, its back and its two cheeks.
+  await expect(built).toHaveCount(5);
+  await built.first().click();
+  await expect(page.getByTestId("live-count")).toHaveText(/^\d+ studs, \d+ pieces in all/);
+  await saved(page);
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await backToParts(page);
+  await expect(page.getByRole("link", { name: /^Den, / })).toHaveCount(0);
+});
+
 const WRONG: readonly [figure: RegExp, label: string, typed: string, words: string][] = [
   [/^Wall A: /, "Wall A", "0", "Wall A is more than zero."],
   [/^Recess 1, Clear width/, "Clear width of Recess 1", "0", "Recess 1: its clear width is more than zero."],

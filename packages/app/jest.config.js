@@ -5,8 +5,8 @@ module.exports = {
   preset: "jest-expo/web",
   roots: ["<rootDir>/src"],
   testMatch: ["**/*.test.ts", "**/*.test.tsx"],
-  // The icons come as modules of a kind that Node does not take as they are.
+  // Icons and dialogs come as modules of a kind that Node does not take as they are.
   transformIgnorePatterns: transformIgnorePatterns.map((each) =>
-    each.replace("(.pnpm|", "(.pnpm|lucide-react-native|"),
+    each.replace("(.pnpm|", "(.pnpm|lucide-react-native|@rn-primitives|"),
   ),
 };

@@ -124,25 +124,28 @@ const BottomBar = memo(function BottomBar({ places, jobId, pathname }: BarProps)
 
 const Rail = memo(function Rail({ places, jobId, pathname }: BarProps) {
   return (
-    <View role="navigation" aria-label="Job" className="w-40 gap-1 border-r border-rule bg-sheet p-2 pt-4">
-      <View className="pb-3 pl-2">
+    <View className="w-40 border-r border-rule bg-sheet p-2 pt-4">
+      <View className="pb-4 pl-2">
         <Title level={2} aria-hidden>
           Wide Porch
         </Title>
       </View>
-      {places.map((place) => (
-        <PlaceLink
-          key={place.path}
-          place={place}
-          jobId={jobId}
-          here={isHere(pathname, jobId, place)}
-          className="min-h-12 flex-row items-center gap-3 rounded-md px-3"
-        />
-      ))}
-      <View className="my-2 border-t border-rule" />
-      {OUTSIDE.map(({ href, label, icon: Icon }) => (
-        <OutsideLink key={href} href={href} label={label} icon={Icon} />
-      ))}
+      <View role="navigation" aria-label="Job" className="gap-1">
+        {places.map((place) => (
+          <PlaceLink
+            key={place.path}
+            place={place}
+            jobId={jobId}
+            here={isHere(pathname, jobId, place)}
+            className="min-h-12 flex-row items-center gap-3 rounded-md px-3"
+          />
+        ))}
+      </View>
+      <View role="navigation" aria-label="Company" className="mt-3 gap-1 border-t border-rule pt-3">
+        {OUTSIDE.map(({ href, label, icon: Icon }) => (
+          <OutsideLink key={href} href={href} label={label} icon={Icon} />
+        ))}
+      </View>
     </View>
   );
 });

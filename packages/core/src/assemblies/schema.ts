@@ -128,7 +128,7 @@ export const exampleSchema = z.object({
   /** Figures as a tape pad takes them, by the path of the figure: `length`: `12'`. */
   figures: z.record(z.string(), z.string().max(80)),
   openings: z.array(exampleOpeningSchema).max(20),
-  /** Counts that are not figures: corners and meeting walls of totals, spots. */
+  /** Counts that are not figures: `count` of spots. */
   counts: z.record(z.string(), z.int().min(0)),
   choices: z.record(z.string(), scalarSchema),
   expected: z.array(z.object({ rule: nameSchema, quantity: z.number() })).max(60),

@@ -382,4 +382,14 @@ describe("worked examples", () => {
     const wrong = { ...set, examples: [{ ...example, figures: { breadth: "3'" } }] };
     expect(runExamples(wrong, library)[0]?.failures).toEqual(["There is no figure “breadth”."]);
   });
+
+  it("that name a count there is not say so", () => {
+    const said = (id: string, counts: Record<string, number>) => {
+      const set = assemblyOf("imperial", id);
+      const examples = set.examples.slice(0, 1).map((example) => ({ ...example, counts }));
+      return runExamples({ ...set, examples }, library)[0]?.failures;
+    };
+    expect(said("inside-wall", { corners: 2 })).toEqual(["There is no count “corners” here."]);
+    expect(said("door-set", { leaves: 2 })).toEqual(["There is no count “leaves” here."]);
+  });
 });

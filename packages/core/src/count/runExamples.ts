@@ -45,6 +45,8 @@ function examplePart(assembly: Assembly, example: AssemblyExample, library: Libr
   const start = PART_KINDS[assembly.appliesTo].defaults("example", example.name, context);
   const choices = exampleChoices(assembly, example.choices, library);
   if (typeof choices === "string") return choices;
+  const countless = Object.keys(example.counts).find((name) => start.kind !== "spots" || name !== "count");
+  if (countless !== undefined) return `There is no count “${countless}” here.`;
   const applied: Part =
     start.kind === "stud-wall" && assembly.framing
       ? withChoices({ ...start, assembly: ref }, choices)

@@ -5,6 +5,7 @@ import { Button } from "../../components/Button";
 import { CommitField } from "../../components/CommitField";
 import { Body, Faint, Strong, Title, Warning } from "../../components/Text";
 import { Plus, Trash2 } from "../../icons";
+import { choicesIn, choiceText, countsIn, expectedIn, figuresIn, linesOf, type Read } from "./exampleText";
 
 type Props = {
   readonly assembly: Assembly;
@@ -48,6 +49,7 @@ export function Examples({ assembly, results, onChange }: Props) {
             // An example has no id; its place is what it is.
             // biome-ignore lint/suspicious/noArrayIndexKey: rows are only ever added at the end or taken out
             key={index}
+            assembly={assembly}
             example={example}
             result={results[index]}
             onChange={(changed) => put(index, changed)}
@@ -61,13 +63,14 @@ export function Examples({ assembly, results, onChange }: Props) {
 }
 
 type RowProps = {
+  readonly assembly: Assembly;
   readonly example: AssemblyExample;
   readonly result: ExampleResult | undefined;
   readonly onChange: (example: AssemblyExample) => void;
   readonly onRemove: () => void;
 };
 
-function ExampleRow({ example, result, onChange, onRemove }: RowProps) {
+function ExampleRow({ assembly, example, result, onChange, onRemove }: RowProps) {
   const [open, setOpen] = useState(false);
   const outcome = result === undefined ? "working" : result.passes ? "comes out" : "does not come out";
   return (
@@ -88,69 +91,70 @@ function ExampleRow({ example, result, onChange, onRemove }: RowProps) {
         ))}
         <Faint>{example.source}</Faint>
       </Pressable>
-      {open ? <ExampleForm example={example} onChange={onChange} onRemove={onRemove} /> : null}
+      {open ? <ExampleForm assembly={assembly} example={example} onChange={onChange} onRemove={onRemove} /> : null}
     </View>
   );
 }
 
-const lines = (record: Readonly<Record<string, unknown>>): string =>
-  Object.entries(record)
-    .map(([key, value]) => `${key} = ${String(value)}`)
-    .join("\n");
-
-/** `length = 12'` on each line; lines without an equals sign are passed over. */
-function pairsIn(text: string): [string, string][] {
-  return text.split("\n").flatMap((line): [string, string][] => {
-    const at = line.indexOf("=");
-    return at < 1 ? [] : [[line.slice(0, at).trim(), line.slice(at + 1).trim()]];
-  });
-}
-
-const scalarIn = (text: string): string | number | boolean => {
-  if (text === "true" || text === "yes") return true;
-  if (text === "false" || text === "no") return false;
-  const number = Number(text);
-  return text === "" || Number.isNaN(number) ? text : number;
+type FieldProps<T> = {
+  readonly label: string;
+  readonly text: string;
+  readonly read: (text: string) => Read<T>;
+  readonly onRead: (value: T) => void;
 };
 
-function ExampleForm({ example, onChange, onRemove }: Omit<RowProps, "result">) {
+/** Names with values, one on a line. What cannot be read stays as it was typed, with the reason. */
+function PairsField<T>({ label, text, read, onRead }: FieldProps<T>) {
+  return (
+    <CommitField
+      label={label}
+      multiline
+      value={text}
+      check={(typed) => {
+        const found = read(typed);
+        return "problem" in found ? found.problem : undefined;
+      }}
+      onCommit={(typed) => {
+        const found = read(typed);
+        if ("value" in found) onRead(found.value);
+      }}
+    />
+  );
+}
+
+type FormProps = Omit<RowProps, "result">;
+
+function ExampleForm({ assembly, example, onChange, onRemove }: FormProps) {
   const set = (change: Partial<AssemblyExample>) => onChange({ ...example, ...change });
+  const choices = Object.entries(example.choices).map(
+    ([name, value]) => [name, choiceText(assembly, name, value)] as const,
+  );
   return (
     <View role="form" aria-label={`Example ${example.name}`} className="gap-3 pb-4">
       <CommitField label="Name of the example" value={example.name} onCommit={(name) => name && set({ name })} />
-      <CommitField
+      <PairsField
         label="Figures, one on a line: length = 12'"
-        multiline
-        value={lines(example.figures)}
-        onCommit={(text) => set({ figures: Object.fromEntries(pairsIn(text)) })}
+        text={linesOf(Object.entries(example.figures))}
+        read={figuresIn}
+        onRead={(figures) => set({ figures })}
       />
-      <CommitField
+      <PairsField
         label="Counts: count = 7"
-        multiline
-        value={lines(example.counts)}
-        onCommit={(text) =>
-          set({
-            counts: Object.fromEntries(
-              pairsIn(text).map(([key, value]) => [key, Math.max(0, Math.round(Number(value) || 0))]),
-            ),
-          })
-        }
+        text={linesOf(Object.entries(example.counts))}
+        read={countsIn}
+        onRead={(counts) => set({ counts })}
       />
-      <CommitField
+      <PairsField
         label="Choices: bearing = yes"
-        multiline
-        value={lines(example.choices)}
-        onCommit={(text) =>
-          set({ choices: Object.fromEntries(pairsIn(text).map(([key, value]) => [key, scalarIn(value)])) })
-        }
+        text={linesOf(choices)}
+        read={(text) => choicesIn(text, assembly)}
+        onRead={(changed) => set({ choices: changed })}
       />
-      <CommitField
+      <PairsField
         label="Expected: studs = 10"
-        multiline
-        value={example.expected.map((each) => `${each.rule} = ${each.quantity}`).join("\n")}
-        onCommit={(text) =>
-          set({ expected: pairsIn(text).map(([rule, quantity]) => ({ rule, quantity: Number(quantity) || 0 })) })
-        }
+        text={linesOf(example.expected.map(({ rule, quantity }) => [rule, quantity] as const))}
+        read={expectedIn}
+        onRead={(expected) => set({ expected })}
       />
       <CommitField label="Where it is from" value={example.source} onCommit={(source) => source && set({ source })} />
       <Button label="Take this example out" kind="quiet" icon={Trash2} onPress={onRemove} />

@@ -38,7 +38,13 @@ export function CutLists({ order, counts }: Props) {
     <>
       {mayChange ? <Saw cutting={cutting} /> : null}
       {order.cuts.map((cut) => (
-        <ItemCutList key={cut.itemCode} cut={cut} marks={marks} mayChange={mayChange} />
+        <ItemCutList
+          key={cut.itemCode}
+          cut={cut}
+          told={order.problems.filter((each) => each.path === cut.itemCode).map((each) => each.message)}
+          marks={marks}
+          mayChange={mayChange}
+        />
       ))}
       <View className="flex-row flex-wrap items-start gap-2">
         <ExportButtons make={() => cutTable(order.cuts, marks, cutting.kerfNm, system)} what="cut list" />
@@ -84,15 +90,21 @@ function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
 const boardFeetOf = ({ pieces }: Bar, { thickness, depth }: { thickness: number; depth: number }): number =>
   pieces.reduce((sum, piece) => sum + boardFeet(thickness, depth, piece.lengthNm), 0);
 
-function TooLong({ cut: { tooLong } }: Pick<ItemProps, "cut">) {
+function TooLong({ cut: { tooLong } }: { readonly cut: ItemCut }) {
   if (tooLong.length === 0) return null;
   const pieces = tooLong.length === 1 ? "A piece is" : `${tooLong.length} pieces are`;
   return <Warning>{`${pieces} longer than any stock: use an engineered section.`}</Warning>;
 }
 
-type ItemProps = { readonly cut: ItemCut; readonly marks: ReadonlyMap<string, string>; readonly mayChange: boolean };
+type ItemProps = {
+  readonly cut: ItemCut;
+  /** What the order has to say of it: a kept list that is in force no longer, a piece that nothing is long enough for. */
+  readonly told: readonly string[];
+  readonly marks: ReadonlyMap<string, string>;
+  readonly mayChange: boolean;
+};
 
-function ItemCutList({ cut, marks, mayChange }: ItemProps) {
+function ItemCutList({ cut, told, marks, mayChange }: ItemProps) {
   const { record, context } = useJob();
   const { system } = record.job;
   const bought = cut.bars.filter((bar) => !bar.fromYard).length;
@@ -111,13 +123,16 @@ function ItemCutList({ cut, marks, mayChange }: ItemProps) {
         </Faint>
       )}
       <TooLong cut={cut} />
+      {told.map((message) => (
+        <Warning key={message}>{message}</Warning>
+      ))}
       {cut.bars.length === 0 ? null : <BestCut cut={cut} mayKeep={mayChange} />}
       <Bars cut={cut} marks={marks} />
     </View>
   );
 }
 
-function Bars({ cut, marks }: Omit<ItemProps, "mayChange">) {
+function Bars({ cut, marks }: Pick<ItemProps, "cut" | "marks">) {
   const { record } = useJob();
   const { system, cutting } = record.job;
   if (cut.bars.length === 0) return null;
