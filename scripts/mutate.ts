@@ -84,7 +84,7 @@ function reachOfTests(home: string): Map<string, Reach> {
   const reporter = join(ROOT, "scripts/lib/linesByTest.cjs");
   const coverage = ["--coverage", "--coverageReporters=none", `--reporters=${reporter}`];
   const env = { ...process.env, LINES_BY_TEST: report };
-  execFileSync(process.execPath, [...jestArguments(home), ...coverage], { stdio: "ignore", env });
+  execFileSync(process.execPath, [...jestArguments(home), ...coverage], { stdio: ["ignore", "ignore", "inherit"], env });
   const tests: Record<string, Reach> = JSON.parse(readFileSync(report, "utf8"));
   return new Map(
     Object.entries(tests).map(([test, { ms, lines }]) => [

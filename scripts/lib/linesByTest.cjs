@@ -19,6 +19,7 @@ module.exports = class LinesByTest {
   waiting = [];
 
   onTestResult(test, result) {
+    if (result.failureMessage) console.error(result.failureMessage);
     const coverage = result.coverage ?? {};
     this.waiting.push(this.note(test.path, result.perfStats.runtime, coverage));
   }

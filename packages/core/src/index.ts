@@ -7,7 +7,6 @@ export * from "./count/records";
 export type * from "./drawing/drawing";
 export type { AssemblyFileResult, FileProblem } from "./formats/assemblyFile";
 export * from "./formats/jobFile";
-export { publishedSchemas } from "./formats/published";
 export * from "./formats/tables";
 export * from "./formats/writeAssembly";
 export * from "./geometry";

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { assemblyJsonSchema, houseStandardSchema } from "../assemblies";
-import { companySettingsSchema } from "../job";
-import { priceItemSchema } from "../order";
+import { assemblyJsonSchema, houseStandardSchema } from "../assemblies/records";
+import { companySettingsSchema } from "../job/records";
+import { priceItemSchema } from "../order/records";
 import { jobFileJsonSchema } from "./jobFile";
 
 type JsonSchema = Readonly<Record<string, unknown>>;
