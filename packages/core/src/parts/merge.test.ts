@@ -13,6 +13,30 @@ const withDoor = (room: Room, id: string, hostId = "a"): Room => {
   return door ? { ...room, openings: [...room.openings, door] } : room;
 };
 
+describe("a field's value in words", () => {
+  // `undefined` is a field that one side does not have.
+  it.each<[unknown, string]>([
+    [undefined, "not there"],
+    [null, "none"],
+    [true, "yes"],
+    [false, "no"],
+    ["", "empty"],
+    ["oak", "oak"],
+    [0, "0"],
+    [[1, 2], "a list"],
+    [{ valueNm: feet(12), typed: "12'", assumed: false }, "12' 0\""],
+    [{ valueNm: feet(12), typed: "12'", assumed: true }, "12' 0\", assumed"],
+    [{ valueNm: null, typed: "", assumed: false }, "not measured"],
+    [{ value: true, assumed: true }, "yes, assumed"],
+    [{ value: 2, assumed: false }, "2"],
+    [{ how: "gable" }, "gable"],
+    [{ name: "Door 1" }, "Door 1"],
+    [{}, "there"],
+  ])("%j is %s", (value, words) => {
+    expect(fieldText(value, context)).toBe(words);
+  });
+});
+
 describe("two versions of one part", () => {
   it("joins changes of different fields by itself", () => {
     const mine = entered(base, { "runs.a.length": "12'1" });

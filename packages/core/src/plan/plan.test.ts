@@ -15,7 +15,7 @@ import {
 import { contexts } from "../testing/library";
 import { entered, measureText, walkedRoom } from "../testing/rooms";
 import { feet, inches, type Nanometres } from "../units";
-import { copyStorey } from "./copyStorey";
+import { copyStorey, storeyRecord } from "./copyStorey";
 import { drawStorey } from "./draw";
 import { roomGroups, storeyMeasures } from "./measures";
 import { outsideChecks, planPoints } from "./points";
@@ -271,6 +271,31 @@ describe("putting rooms on the plan", () => {
     });
     expect(snapped?.placed.origin).toEqual({ xNm: feet(12) + PARTITION, yNm: 0 });
     expect(snapRoom(plan, room("den", "8'", "10'"), { xNm: feet(30), yNm: 0 }, inches(12), "imperial")).toBeUndefined();
+  });
+
+  it("snaps to the other corner, or to a whole step where neither is near", () => {
+    const plan = storey(planJob([hall, room("den", "8'", "6'")]));
+    // Along the hall's right wall, which goes down the page.
+    const offsetAt = (downNm: Nanometres) => {
+      const at = { xNm: feet(12) + PARTITION, yNm: -downNm };
+      const place = snapRoom(plan, room("den", "8'", "6'"), at, inches(6), "imperial")?.room.place;
+      return place?.how === "joined" ? place.offset.valueNm : undefined;
+    };
+    // The wall is 10 ft and the den's 6, so lower corners meet at 4 ft; 6 in is within reach, a hair more is not.
+    expect([inches(6), -inches(6), inches(6) + 1, inches(7.4)].map(offsetAt)).toEqual([0, 0, inches(6), inches(7)]);
+    const low = [feet(4) - inches(6), feet(4) + inches(6), feet(4) - inches(6) - 1].map(offsetAt);
+    expect(low).toEqual([feet(4), feet(4), feet(4) - inches(6)]);
+    expect(offsetAt(feet(2) + inches(0.3))).toBe(feet(2));
+  });
+
+  it("numbers storeys from the lowest up, and gives back the record of one there is", () => {
+    const ground = { ...storeyKind.defaults("g", "Ground", context), level: 0 };
+    const attic = { ...storeyKind.defaults("a", "Attic", context), level: 3 };
+    const of = (parts: Part[], name: string) => storeyRecord(parts, name, () => "new", context);
+    expect(of([ground, attic], "Attic")).toBe(attic);
+    expect(of([], "Ground")).toMatchObject({ id: "new", level: 0 });
+    expect(of([], "Upper")).toMatchObject({ level: 1 });
+    expect(of([ground, attic, hall], "Roof")).toMatchObject({ level: 4, name: "Roof" });
   });
 
   it("never joins a room to one that follows it", () => {

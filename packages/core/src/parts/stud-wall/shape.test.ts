@@ -1,6 +1,7 @@
 import { contexts, elevationOf, wallOf } from "../../testing/library";
 import { feet, inches, type Nanometres } from "../../units";
 import { measured } from "../dimension";
+import { ALONE } from "../partKind";
 import { studWallKind } from "./index";
 import { grossAreaOf } from "./measures";
 import type { StudWall, WallShape } from "./schema";
@@ -104,7 +105,7 @@ describe("the face of a wall, by school geometry", () => {
 
   it("is drawn with the corners it has", () => {
     const corners = (each: StudWall) =>
-      elevationOf(studWallKind.draw(each, context)).rectangles.find(({ id }) => id === "outline")?.points;
+      elevationOf(studWallKind.draw(each, context, ALONE)).rectangles.find(({ id }) => id === "outline")?.points;
     expect(corners(level)).toBeUndefined();
     expect(corners(peak(feet(12), feet(6)))).toEqual([
       { xNm: 0, yNm: feet(8) },
