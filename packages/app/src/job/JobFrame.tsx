@@ -165,7 +165,7 @@ function OutsideLink({ href, label, icon: Icon }: OutsideProps) {
   return (
     <Link href={href as Href} asChild>
       <Pressable aria-label={label} className="min-h-12 flex-row items-center gap-3 rounded-md px-3">
-        <Icon size={20} color={colour("faint")} aria-hidden />
+        <Icon size={22} color={colour("faint")} aria-hidden />
         <Strong className="text-sm text-faint">{label}</Strong>
       </Pressable>
     </Link>

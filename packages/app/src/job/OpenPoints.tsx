@@ -18,7 +18,8 @@ type Open = {
   readonly parts: readonly Listed[];
   readonly assumed: readonly PointGroup[];
   readonly warnings: readonly string[];
-  readonly total: number;
+  /** Not known before the job is reckoned. */
+  readonly total: number | undefined;
 };
 
 function useOpenPoints(): Open {
@@ -45,8 +46,8 @@ function useOpenPoints(): Open {
     const warnings = [...new Set([...fromCounts, ...fromOrder.map((each) => each.message)])].filter(
       (message) => !said.has(message),
     );
-    const total = warnings.length + assumed.length + parts.reduce((sum, each) => sum + each.points.length, 0);
-    return { parts, assumed, warnings, total };
+    const listed = warnings.length + assumed.length + parts.reduce((sum, each) => sum + each.points.length, 0);
+    return { parts, assumed, warnings, total: reckoning && listed };
   }, [reckoning, onPlan, entered]);
 }
 
@@ -55,6 +56,7 @@ export function OpenPointsMark() {
   const [open, setOpen] = useState(false);
   const { colour } = useTokens();
   const { total } = useOpenPoints();
+  if (total === undefined) return null;
   const words = total === 1 ? "1 open point" : `${total} open points`;
   return (
     <View>
