@@ -1,6 +1,7 @@
-import { measured, type StudWall } from "../parts";
+import { measured, rectangleDefaults, type StudWall, storeyKind } from "../parts";
 import { planJob, resolveParts } from "../plan";
 import { contexts, library, openingOf, wallOf } from "../testing/library";
+import { entered } from "../testing/rooms";
 import { feet, inches } from "../units";
 import { countJob, modelOf } from "./index";
 
@@ -43,10 +44,66 @@ describe("the framing in space", () => {
     for (const sheet of of("sheathing")) expect(sheet.nearM).toBeCloseTo(0.0889 / 2, 6);
   });
 
-  it("stands walls without a plan one behind the other", () => {
+  it("stands walls without a plan one behind the other: a metre beside the house and 3 ft for each", () => {
     const two = solidsOf([wall, { ...wall, id: "second" }]);
-    const places = new Set(two.map((solid) => solid.atZ));
-    expect(places.size).toBe(2);
+    const placeOf = (id: string) => two.find(({ partId }) => partId === id);
+    expect(placeOf("wall")).toMatchObject({ atX: 0, atZ: 1 + 0.9144, turn: 0 });
+    expect(placeOf("second")).toMatchObject({ atX: 0, atZ: 1 + 2 * 0.9144, turn: 0 });
+  });
+
+  it("stands walls of a room where they are on the plan, a storey 3 m above the one below", () => {
+    const room = (id: string, storey: string, level: number) => [
+      {
+        ...entered(rectangleDefaults(id, id, contexts.imperial), { "runs.a.length": "12'", "runs.b.length": "10'" }),
+        storey,
+      },
+      { ...storeyKind.defaults(`s/${id}`, storey, contexts.imperial), level },
+    ];
+    const on = (id: string, roomId: string, hostId: string, storey: string): StudWall => ({
+      ...wallOf("imperial", { lengthNm: feet(1), heightNm: inches(97.125) }),
+      id,
+      storey,
+      plan: { roomId, hostId, stretch: { how: "whole" } },
+    });
+    const walls = [on("low", "r1", "a", "Ground"), on("high", "r2", "b", "Upper")];
+    const parts = [...room("r1", "Ground", 0), ...room("r2", "Upper", 1), ...walls];
+    const plan = planJob(parts);
+    const standing = resolveParts(parts, plan);
+    const counted = countJob(standing, "imperial", library);
+    const found = modelOf(counted, standing, plan, contexts.imperial.sections);
+    const plateOf = (id: string) => found.find(({ partId, role }) => partId === id && role === "bottom-plate");
+    // Of a room 12 by 10 ft with walls 4 1/2 in thick, seen from inside: the left end of wall A, above, is its start; of
+    // wall B, at the right, it is above, and the wall goes down the page: a quarter turn with the clock.
+    const half = 0.05715;
+    const [low, high] = [plateOf("low"), plateOf("high")];
+    expect(low?.atZ).toBeCloseTo(-half, 6);
+    expect(low?.turn).toBeCloseTo(0, 9);
+    expect(low?.outline.map(([, up]) => up)).toEqual([0, 0, 0.0381, 0.0381]);
+    expect(high?.outline.map(([, up]) => Number(up.toFixed(4)))).toEqual([3, 3, 3.0381, 3.0381]);
+    expect(high?.atX).toBeCloseTo(12 * 0.3048 + half, 6);
+    expect(Math.sin(high?.turn ?? 0)).toBeCloseTo(-1, 9);
+  });
+
+  it("has each thing as deep in the wall as it lies", () => {
+    const own = wallOf("imperial", {
+      lengthNm: feet(12),
+      heightNm: inches(97.125),
+      openings: [window],
+      choices: { boardsNear: 2, boardsFar: 1, anchorBolts: true },
+    });
+    const [stud, board] = [0.0889, 0.012];
+    const lies = (role: string) => [
+      ...new Set(
+        solidsOf([own])
+          .filter((solid) => solid.role === role)
+          .map(({ nearM, depthM }) => `${nearM.toFixed(5)} ${depthM.toFixed(5)}`),
+      ),
+    ];
+    const text = (near: number, deep: number) => `${near.toFixed(5)} ${deep.toFixed(5)}`;
+    expect(lies("stud")).toEqual([text(-stud / 2, stud)]);
+    expect(lies("board-near")).toEqual([text(-stud / 2 - board, board), text(-stud / 2 - 2 * board, board)]);
+    expect(lies("board-far")).toEqual([text(stud / 2, board)]);
+    expect(lies("anchor-bolt")).toEqual([text(-stud / 4, stud / 2)]);
   });
 
   it("keeps the slope of what is cut to one", () => {
