@@ -106,6 +106,28 @@ describe("polygons by arithmetic", () => {
     expect(crossings([a, c, b, d])).toEqual([[0, 2]]);
   });
 
+  it("crosses neither its neighbour nor, where it is closed, its first edge with its last", () => {
+    const square = [
+      { xNm: 0, yNm: 0 },
+      { xNm: 4, yNm: 0 },
+      { xNm: 4, yNm: 4 },
+      { xNm: 0, yNm: 4 },
+    ];
+    expect(crossings(square)).toEqual([]);
+    expect(crossings(square, false)).toEqual([]);
+    // A walk that comes back to its start is met there by its last edge.
+    expect(crossings([...square, { xNm: 0, yNm: 0 }], false)).toEqual([[0, 3]]);
+    // Down, right, up and left across the first edge: edge 3 meets edge 0.
+    const hook = [
+      { xNm: 0, yNm: 4 },
+      { xNm: 0, yNm: 0 },
+      { xNm: 4, yNm: 0 },
+      { xNm: 4, yNm: 2 },
+      { xNm: -2, yNm: 2 },
+    ];
+    expect(crossings(hook, false)).toEqual([[0, 3]]);
+  });
+
   it("cuts a square in half along a line", () => {
     const half = keptBelow(square(0, 0, 2), { x: 1, y: 0 }, NM_PER_M);
     expect(polygonArea(half)).toBe(2);

@@ -33,6 +33,48 @@ describe("sheets on a wall", () => {
     expect(sheetsUsed(pieces)).toBe(3);
   });
 
+  it("leaves out what one of two openings takes whole, and is cut round the other where it lies", () => {
+    const whole = { xNm: feet(4), yNm: feet(3), widthNm: feet(4), heightNm: feet(4) };
+    const small = { xNm: feet(9), yNm: feet(3), widthNm: feet(2), heightNm: feet(2) };
+    const pieces = lay({ xNm: 0, yNm: 0, widthNm: feet(12), heightNm: feet(8) }, [whole, small]);
+    expect(pieces.map(({ xNm, yNm, heightNm }) => [xNm / feet(1), yNm / feet(1), heightNm / feet(1)])).toEqual([
+      [0, 0, 8],
+      [4, 0, 3],
+      [4, 7, 1],
+      [8, 0, 8],
+    ]);
+    expect(pieces.map((piece) => piece.id)).toEqual([
+      "sheathing-1-1",
+      "sheathing-1-2",
+      "sheathing-1-3",
+      "sheathing-1-4",
+    ]);
+  });
+
+  it("has the corners of a peak and a valley over one piece in order", () => {
+    const profile = [
+      { xNm: 0, yNm: feet(6) },
+      { xNm: feet(1), yNm: feet(7) },
+      { xNm: feet(2), yNm: feet(6) },
+      { xNm: feet(3), yNm: feet(7) },
+      { xNm: feet(4), yNm: feet(6) },
+    ];
+    const area = { xNm: 0, yNm: 0, widthNm: feet(4), heightNm: feet(8) };
+    const laid = layoutSheets({ area, openings: [], profile }, { layers: 2, sheet: SHEET, leastOffcutNm: 0 });
+    const [piece, second] = sheetPieces("board-near", laid);
+    expect(piece?.heightNm).toBe(feet(7));
+    expect(piece?.points?.map(({ xNm, yNm }) => [xNm / feet(1), yNm / feet(1)])).toEqual([
+      [0, 0],
+      [4, 0],
+      [4, 6],
+      [3, 7],
+      [2, 6],
+      [1, 7],
+      [0, 6],
+    ]);
+    expect([piece?.id, second?.id, piece?.layer, second?.layer]).toEqual(["board-near-1-1", "board-near-2-1", 1, 2]);
+  });
+
   it("cuts a piece to the slope it lies under, and buys it as the rectangle round it", () => {
     // From 4 ft at the left to 8 ft at the right over 8 ft: half a foot a foot (arithmetic).
     const profile = [

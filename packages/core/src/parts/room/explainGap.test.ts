@@ -22,30 +22,51 @@ const closes = ({ runs }: Explanation): boolean =>
 describe("what could explain a gap", () => {
   it("finds nothing to explain in a walk that closes", () => expect(explained(RIGHT)).toEqual([]));
 
-  it.each<[string, WalkStep[], Explanation["slip"], string, string]>([
-    ["a whole foot too long", withStep(1, ["8'9"]), "whole-unit", "r2", "Use 7' 9\""],
-    ["a whole foot too short", withStep(4, ["10'2"]), "whole-unit", "r5", "Use 11' 2\""],
-    ["ten inches", withStep(0, ["15'6"]), "ten", "a", "Use 16' 4\""],
-    ["a swapped pair of figures", withStep(5, ["21'6"]), "swapped-figures", "r6", "Use 12' 6\""],
-    ["a turn the wrong way", withStep(2, ["5'2", -90]), "wrong-turn", "r3", "Turn left"],
-    ["the last wall missing", RIGHT.slice(0, 5), "missing-run", "r5", "Add 12' 6\""],
+  /** The walls that a slip may be in; with each, what to do. Every one closes the walk: no more is known from the figures. */
+  it.each<[string, WalkStep[], Explanation["slip"], Record<string, string>]>([
+    [
+      "a whole foot too long",
+      withStep(1, ["8'9"]),
+      "whole-unit",
+      { r2: "Use 7' 9\"", r4: "Use 3' 9\"", r6: "Use 13' 6\"" },
+    ],
+    [
+      "a whole foot too short",
+      withStep(4, ["10'2"]),
+      "whole-unit",
+      { a: "Use 15' 4\"", r3: "Use 6' 2\"", r5: "Use 11' 2\"" },
+    ],
+    ["ten inches", withStep(0, ["15'6"]), "ten", { a: "Use 16' 4\"", r3: "Use 4' 4\"", r5: "Use 10' 4\"" }],
+    ["a swapped pair of figures", withStep(5, ["21'6"]), "swapped-figures", { r6: "Use 12' 6\"" }],
+    ["a turn the wrong way", withStep(2, ["5'2", -90]), "wrong-turn", { r3: "Turn left" }],
+    ["the last wall missing", RIGHT.slice(0, 5), "missing-run", { r5: "Add 12' 6\"" }],
     [
       "a wall counted twice",
-      [...RIGHT.slice(0, 5), ["11'2", 0], ["12'6"]].map((step, index) =>
-        index === 4 ? ["11'2", 0] : index === 5 ? ["11'2", -90] : step,
-      ) as WalkStep[],
+      [...RIGHT.slice(0, 4), ["11'2", 0], ["11'2", -90], ["12'6"]],
       "counted-twice",
-      "r6",
-      "Take out Wall F",
+      { r5: "Take out Wall E", r6: "Take out Wall F" },
     ],
-  ])("finds %s", (_name, steps, slip, runId, action) => {
+  ])("finds %s", (_name, steps, slip, actions) => {
     const found = explained(steps);
-    expect(found.map(({ slip: kind, runId: run, action: does }) => [kind, run, does])).toContainEqual([
-      slip,
-      runId,
-      action,
-    ]);
+    expect(new Set(found.map((each) => each.slip))).toEqual(new Set([slip]));
+    expect(Object.fromEntries(found.map(({ runId, action }) => [runId, action]))).toEqual(actions);
     for (const each of found) expect(closes(each)).toBe(true);
+    // What was read in the end is among them.
+    const walked = ({ runs }: Explanation) =>
+      runs.map((run) => `${run.length.valueNm} ${run.turnDegrees.value}`).join();
+    const right = walkedRoom(RIGHT).runs.slice(0, RIGHT.length);
+    expect(found.map(walked)).toContain(right.map((run) => `${run.length.valueNm} ${run.turnDegrees.value}`).join());
+  });
+
+  it("says where a turn leads, and what a figure would have to be", () => {
+    expect(explained(withStep(2, ["5'2", -90]))[0]?.message).toBe(
+      "The turn from Wall C into Wall D may go to the left.",
+    );
+    expect(explained(withStep(3, ["4'9", 90])).map((each) => each.action)).toEqual(["Turn right"]);
+    expect(explained(withStep(1, ["8'9"]))[0]?.message).toBe(
+      "Wall B may be a whole foot too long: 8' 9\" where 7' 9\" would close the walk.",
+    );
+    expect(explained(RIGHT.slice(0, 5))[0]?.message).toBe("A wall of 12' 6\" may be missing after Wall E.");
   });
 
   it("finds a jog missing between two walls", () => {
