@@ -71,10 +71,22 @@ function labourOf(rules: AssemblyRule[], productivity: HouseStandard["productivi
     hours: built.labourHours,
     cost: built.kinds.find((each) => each.kind === "labour")?.cost,
     byPart: built.byPart,
+    said: built.lines.filter((line) => line.kind === "labour").map((line) => line.description),
   };
 }
 
 describe("labour of a rule", () => {
+  it("says how many, how long each takes, and a pace that is not the usual", () => {
+    const headers = rule("fit", "count", { task: "headers" });
+    expect(labourOf([headers]).said).toEqual(["Make up and fix headers and flat plates: 3 × 0.4 h"]);
+    expect(labourOf([headers], [{ task: "", percent: 101 }]).said).toEqual([
+      "Make up and fix headers and flat plates: 3 × 0.4 h × 101 %",
+    ]);
+    expect(labourOf([headers], [{ task: "headers", percent: 100 }]).said).toEqual([
+      "Make up and fix headers and flat plates: 3 × 0.4 h",
+    ]);
+  });
+
   it("with a task and no item is counted: three at 0.4 h are 1.2 h", () => {
     expect(labourOf([rule("fit", "count", { task: "headers" })])).toMatchObject({ hours: "1.2", cost: "55.20" });
   });

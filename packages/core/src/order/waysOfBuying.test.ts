@@ -168,6 +168,23 @@ describe("a count set by hand on a line that could not be counted", () => {
   });
 });
 
+describe("a row of the order for what is cut", () => {
+  const spared = (wastePercent: number) =>
+    starterPriceList.map((item) => (item.code === TIMBER ? { ...item, wastePercent } : item));
+  const said = (count: number, wastePercent: number) => {
+    const { lines } = order([studs(count)], spared(wastePercent));
+    const pieces = lines.reduce((sum, { note }) => sum + Number.parseInt(note, 10), 0);
+    return [...new Set(lines.map(({ need, waste }) => `${need}, ${waste}`)), pieces];
+  };
+
+  it("says how many pieces are needed, and how many are to spare; all of them are cut", () => {
+    expect(said(5, 0)).toEqual(["5 pieces, ", 5]);
+    expect(said(5, 20)).toEqual(["5 pieces, 1 piece to spare", 6]);
+    expect(said(5, 21)).toEqual(["5 pieces, 2 pieces to spare", 7]);
+    expect(said(1, 0)).toEqual(["1 piece, ", 1]);
+  });
+});
+
 describe("a cut list that was kept", () => {
   // Two of 47.9 in out of 8 ft, by a saw that takes an eighth.
   const lines = [studs(5), studs(4, inches(47.9))];
@@ -180,7 +197,12 @@ describe("a cut list that was kept", () => {
       : [];
 
   it("is in force as it stands", () => {
-    expect(order(lines, starterPriceList, kept)).toMatchObject({ cuts: [{ kept: true }], problems: [] });
+    const now = order(lines, starterPriceList, kept);
+    expect(now).toMatchObject({ cuts: [{ kept: true, cost: made?.cost, boughtNm: made?.boughtNm }], problems: [] });
+    expect(made?.cost).toBeGreaterThan(0);
+    expect(now.lines.map(({ quantity, stockNm }) => [quantity, stockNm])).toEqual(
+      order(lines).lines.map(({ quantity, stockNm }) => [quantity, stockNm]),
+    );
   });
 
   it.each([

@@ -18,6 +18,7 @@ import { feet, inches, type Nanometres } from "../units";
 import { copyStorey, storeyRecord } from "./copyStorey";
 import { drawStorey } from "./draw";
 import { roomGroups, storeyMeasures } from "./measures";
+import { placedAt, placedRun } from "./place";
 import { outsideChecks, planPoints } from "./points";
 import { resolveParts, resolveWall } from "./resolve";
 import { freed, joinable, snapRoom } from "./snap";
@@ -296,6 +297,16 @@ describe("putting rooms on the plan", () => {
     expect(of([], "Ground")).toMatchObject({ id: "new", level: 0 });
     expect(of([], "Upper")).toMatchObject({ level: 1 });
     expect(of([ground, attic, hall], "Roof")).toMatchObject({ level: 4, name: "Roof" });
+  });
+
+  it("has no place for a wall that is not measured yet, or that there is not", () => {
+    const placed = placedAt(walkedRoom([["12'"]], context, "open"), { xNm: 0, yNm: 0 }, 0);
+    expect(placedRun(placed, "a")).toMatchObject({
+      start: { xNm: 0, yNm: 0 },
+      end: { xNm: feet(12), yNm: 0 },
+      degrees: 0,
+    });
+    expect([placedRun(placed, "r2"), placedRun(placed, "none")]).toEqual([undefined, undefined]);
   });
 
   it("never joins a room to one that follows it", () => {

@@ -45,6 +45,24 @@ describe("the quote", () => {
     expect(sumMoney([document.priceBeforeTax, document.tax.amount])).toBe(document.total);
   });
 
+  it("says each part once, by its place and its name, and nothing of a part that has no work in it", () => {
+    const headings = (changes: Partial<typeof wall>) =>
+      quote({}, [{ ...wall, ...changes }]).sections.map((each) => each.heading);
+    expect(headings({ name: "Wall A", location: "Den" })).toEqual(["Den: Wall A"]);
+    expect(headings({ name: "Den, Wall A", location: "Den" })).toEqual(["Den, Wall A"]);
+    expect(headings({ name: "Dens", location: "Den" })).toEqual(["Den: Dens"]);
+    expect(headings({ name: "Wall A", location: "" })).toEqual(["Wall A"]);
+    expect(headings({ length: { valueNm: null, typed: "", assumed: false } })).toEqual([]);
+  });
+
+  it("names what cannot be built as it is measured, and it alone", () => {
+    const low = { ...wall, id: "low", name: "Too low", height: { ...wall.height, valueNm: inches(4) } };
+    const notes = (walls: (typeof wall)[]) =>
+      quote({}, walls).notes.filter((note) => note.startsWith("Not in this price"));
+    expect(notes([wall])).toEqual([]);
+    expect(notes([wall, low])).toEqual(["Not in this price, as it cannot be built as measured: Too low."]);
+  });
+
   it("shows one price where that is chosen", () => {
     const document = quote({ quote: { ...job.quote, detail: "one-price" } });
     expect(document.sections.map((section) => section.price)).toEqual([null]);

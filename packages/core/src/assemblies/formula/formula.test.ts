@@ -71,6 +71,12 @@ describe("formulas that are right", () => {
     ["length × 2 ÷ 4", "a length", 1.8288],
     ["round(2.5) + floor(2.9) + abs(-1)", "a count", 6],
     ["-(length - 4 ft) + 4 ft", "a length", -(3.6576 - 1.2192) + 1.2192],
+    // A hair over a whole number is that number, also near none; more than a hair is not.
+    ["ceil(0.0000000001)", "a count", 0],
+    ["ceil(9.0000000001) + floor(8.9999999999)", "a count", 18],
+    ["ceil(0.00001) + floor(0.99999)", "a count", 1],
+    ["round(-2.5)", "a count", -3],
+    ["min(3, 2, 5) * max(3, 2, 5)", "a count", 10],
   ])("%s gives %s", (text, words, value) => {
     const checked = check(text);
     expect(checked.ok && typeWords(checked.type)).toBe(words);
