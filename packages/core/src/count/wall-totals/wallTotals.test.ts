@@ -63,6 +63,68 @@ describe("walls by totals: what is asked for is counted", () => {
   });
 });
 
+describe("walls by totals, every piece of them worked by hand", () => {
+  /** `rule: how many × length in inches`, of what is cut. */
+  const cut = (choices: Choices): string[] =>
+    count(totals(choices))
+      .lines.filter((line) => line.cutLengthsNm.length > 0)
+      .map(({ rule, quantity: many, cutLengthsNm }) => {
+        const lengths = [...new Set(cutLengthsNm.map((nm) => nm / inches(1)))];
+        return `${rule}: ${many} × ${lengths.join(" / ")}`;
+      });
+
+  // 118 ft at 16 in: 88 1/2, so 89 spaces and 90 studs of 108 less 4 1/2 in. Plates of 16 ft, seven, and 6 ft.
+  const plates = ["topPlateRuns: 8 × 192 / 72", "capPlateRuns: 8 × 192 / 72", "studs: 90 × 103.5"];
+
+  it("outside, bearing: three-stud corners, two studs for each wall that meets it, two plies over 3 ft and two jacks", () => {
+    expect(cut({})).toEqual([
+      "bottomPlateRuns: 8 × 192 / 72",
+      ...plates,
+      "cornerStuds: 16 × 103.5",
+      "meetingStuds: 10 × 103.5",
+      "kings: 22 × 103.5",
+      "headers: 22 × 39",
+      "sills: 11 × 36",
+    ]);
+  });
+
+  it("with four-stud corners, ladders, rows of blocking and double sills", () => {
+    const choices = {
+      cornerStyle: "four-stud" as const,
+      meetingStyle: "ladder" as const,
+      blockingEveryNm: feet(4),
+      sillPlies: 2,
+      treatedPlate: true,
+      anchorBolts: true,
+    };
+    // Rungs 24 in apart: 103 1/2 in are 5 spaces, 4 rungs at each of 5. Blocks: 3 spaces of 4 ft, 2 rows in 89 bays.
+    expect(cut(choices)).toEqual([
+      "treatedPlateRuns: 8 × 192 / 72",
+      ...plates,
+      "cornerStuds: 24 × 103.5",
+      "ladderBlocks: 20 × 14.5",
+      "kings: 22 × 103.5",
+      "headers: 22 × 39",
+      "sills: 22 × 36",
+      "blockingRows: 178 × 14.5",
+    ]);
+    // A row of blocking is for a whole stretch: none where studs are no higher than one.
+    expect(cut({ ...choices, blockingEveryNm: feet(9) }).filter((line) => line.startsWith("blocking"))).toEqual([]);
+  });
+
+  it("carrying nothing: a flat plate over each opening, over two jacks a side where it is as wide", () => {
+    expect(cut({ bearing: false, twoJacksFromNm: feet(2) })).toContain("flatPlates: 11 × 42");
+    expect(cut({ bearing: false })).toContain("flatPlates: 11 × 39");
+  });
+
+  it("in boards by area: 118 by 9 ft less eleven openings, three layers, in sheets of 32 sq ft", () => {
+    const part = totals({ boardsNear: 1, boardsFar: 2 });
+    const less = 11 * ((part.openingWidth.valueNm ?? 0) / feet(1)) * ((part.openingHeight.valueNm ?? 0) / feet(1));
+    const [near, far] = [1, 2].map((layers) => Math.ceil((layers * (118 * 9 - less)) / 32));
+    expect(quantity(part, "boards")).toBe((near ?? 0) + (far ?? 0));
+  });
+});
+
 describe("walls by totals: figures that no wall has", () => {
   const enter = (path: string, typed: string) => enterDimension(wallTotalsKind, totals(), path, typed, context);
 
