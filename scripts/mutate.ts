@@ -3,6 +3,7 @@
  * least for a most), runs the tests, those nearest to the place first, and counts the changes that some test notices.
  *
  *     npm run mutate -- --folder packages/core/src/order --sample 60 --seed 7 --workers 2
+ *     npm run mutate -- --again earlier.log     # of the same sample, only what survived when that was written
  */
 import { execFileSync, spawn } from "node:child_process";
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
@@ -23,6 +24,7 @@ const { values: options } = parseArgs({
     sample: { type: "string", default: "300" },
     seed: { type: "string", default: "1" },
     workers: { type: "string", default: "1" },
+    again: { type: "string" },
   },
 });
 
@@ -84,7 +86,10 @@ function reachOfTests(home: string): Map<string, Reach> {
   const reporter = join(ROOT, "scripts/lib/linesByTest.cjs");
   const coverage = ["--coverage", "--coverageReporters=none", `--reporters=${reporter}`];
   const env = { ...process.env, LINES_BY_TEST: report };
-  execFileSync(process.execPath, [...jestArguments(home), ...coverage], { stdio: ["ignore", "ignore", "inherit"], env });
+  execFileSync(process.execPath, [...jestArguments(home), ...coverage], {
+    stdio: ["ignore", "ignore", "inherit"],
+    env,
+  });
   const tests: Record<string, Reach> = JSON.parse(readFileSync(report, "utf8"));
   return new Map(
     Object.entries(tests).map(([test, { ms, lines }]) => [
@@ -115,7 +120,10 @@ async function isKilled(home: string, mutant: Mutant, order: readonly string[]):
   return new Promise((done) => {
     const paths = order.map((path) => join(home, path));
     const env = { ...process.env, TEST_ORDER: JSON.stringify(paths) };
-    const jest = spawn(process.execPath, [...jestArguments(home), "--bail", "--runTestsByPath", ...paths], { stdio: "ignore", env });
+    const jest = spawn(process.execPath, [...jestArguments(home), "--bail", "--runTestsByPath", ...paths], {
+      stdio: "ignore",
+      env,
+    });
     const late = setTimeout(() => jest.kill("SIGKILL"), LONGEST_MS);
     jest.on("exit", (code) => {
       clearTimeout(late);
@@ -136,6 +144,15 @@ async function work(
   }
 }
 
+const nameOf = ({ file, line, what }: Mutant): string => `${file}:${line} ${what}`;
+
+/** Those of a sample that an earlier run's lines say survived. */
+function survivedIn(log: string, sample: readonly Mutant[]): Mutant[] {
+  const lines = readFileSync(log, "utf8").split("\n");
+  const survived = new Set(lines.flatMap((line) => /^SURVIVED \d+\/\d+ (.*)$/.exec(line)?.[1] ?? []));
+  return sample.filter((mutant) => survived.has(nameOf(mutant)));
+}
+
 async function main(): Promise<void> {
   mkdirSync(WORK, { recursive: true });
   const homes = Array.from({ length: Number(options.workers) }, (_, index) => copyFor(index));
@@ -144,24 +161,22 @@ async function main(): Promise<void> {
   const all = filesUnder(relative(ROOT, resolve(ROOT, options.folder)))
     .filter(isSource)
     .flatMap((file) => mutantsOf(file, readFileSync(join(ROOT, file), "utf8")));
-  const sample = sampler(Number(options.seed))(all, Number(options.sample));
+  const whole = sampler(Number(options.seed))(all, Number(options.sample));
+  const sample = options.again === undefined ? whole : survivedIn(options.again, whole);
   const tests = reachOfTests(first);
   const outcomes: Outcome[] = [];
   const queue = [...sample];
   const tell = (outcome: Outcome) => {
     outcomes.push(outcome);
     const { mutant, killed } = outcome;
-    console.log(
-      `${killed ? "killed  " : "SURVIVED"} ${outcomes.length}/${sample.length} ${mutant.file}:${mutant.line} ${mutant.what}`,
-    );
+    console.log(`${killed ? "killed  " : "SURVIVED"} ${outcomes.length}/${sample.length} ${nameOf(mutant)}`);
   };
   await Promise.all(homes.map((home) => work(home, queue, tests, tell)));
   const killed = outcomes.filter((each) => each.killed).length;
   console.log(
     `\n${killed} of ${outcomes.length} killed, ${((100 * killed) / outcomes.length).toFixed(1)} %, of ${all.length} possible changes (seed ${options.seed})`,
   );
-  for (const { mutant } of outcomes.filter((each) => !each.killed))
-    console.log(`  ${mutant.file}:${mutant.line} ${mutant.what}`);
+  for (const { mutant } of outcomes.filter((each) => !each.killed)) console.log(`  ${nameOf(mutant)}`);
 }
 
 void main();

@@ -33,6 +33,30 @@ describe("CSV", () => {
     expect(cut.map((row) => String(row[4])).join()).toContain("1-S1 7' 8 5/8\"");
   });
 
+  it("of a cut list numbers the bars, says where each is from, what is cut from it and what is left over", () => {
+    const bar = (stockIn: number, piecesIn: number[], fromYard?: boolean) => ({
+      stockNm: inches(stockIn),
+      pieces: piecesIn.map((each, index) => ({ id: `p${stockIn}-${index}`, lengthNm: inches(each) })),
+      ...(fromYard ? { fromYard } : {}),
+    });
+    const bars = [bar(96, [48, 40]), bar(60, [60], true)];
+    const cut = {
+      itemCode: "timber/2x4",
+      name: "2x4",
+      bars,
+      tooLong: [],
+      cost: 8,
+      boughtNm: inches(96),
+      bound: 8,
+      kept: false,
+    };
+    const marks = new Map([["p96-0", "1-S1"]]);
+    expect(cutTable([cut], marks, inches(0.125), "imperial").rows).toEqual([
+      ["2x4", 1, "8' 0\"", "bought", "1-S1 4' 0\", spare 3' 4\"", '7 7/8"'],
+      ["2x4", 2, "5' 0\"", "from the yard", "spare 5' 0\"", '0"'],
+    ]);
+  });
+
   it("keeps commas, quotes and line breaks in their fields, and a formula from outside as text (RFC 4180)", async () => {
     const table = {
       name: "T",

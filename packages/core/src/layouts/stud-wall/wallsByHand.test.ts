@@ -176,6 +176,10 @@ describe("sloped tops", () => {
         ...at("stud 2x4", 1.5, 128.448, [71.25]),
       ].toSorted(),
     );
+    // Numbered from the left, the one under the peak in its place.
+    const uprights = layOut(wall).pieces.filter((piece) => piece.role === "stud");
+    expect(uprights.map((piece) => piece.id)).toEqual(uprights.map((_, index) => `stud-${index + 1}`));
+    expect(uprights.map((piece) => piece.xNm)).toEqual(uprights.map((piece) => piece.xNm).toSorted((a, b) => a - b));
   });
 
   it("single slope: 10 ft, 7 ft rising to 10 ft 4 in, studs at 24 in, two top plates", () => {
