@@ -93,6 +93,23 @@ describe("what a new part begins with", () => {
     expect(figures("metric")).toEqual([millimetres(115), millimetres(25), millimetres(2400), -90]);
   });
 
+  it("for walls by totals is an outside wall with windows of 3 by 4 ft", () => {
+    const totals = (system: "imperial" | "metric") =>
+      PART_KINDS["wall-totals"].defaults("t", "Walls", contexts[system]);
+    const { height, openingWidth, openingHeight, corners, meetings, openings, assembly } = totals("imperial");
+    expect([height, openingWidth, openingHeight].map(({ valueNm, assumed }) => [valueNm, assumed])).toEqual([
+      [feet(8), true],
+      [feet(3), true],
+      [feet(4), true],
+    ]);
+    expect([corners, meetings, openings, assembly]).toEqual([0, 0, 0, { id: "outside-wall", version: 1 }]);
+    const metric = totals("metric");
+    expect([metric.height, metric.openingWidth, metric.openingHeight].map(({ valueNm }) => valueNm)).toEqual(
+      [2400, 900, 1200].map(millimetres),
+    );
+    expect(totals("imperial").length.valueNm).toBeNull();
+  });
+
   it("for what is put in a room is named by its number, and stands where there is room", () => {
     const den = rectangleDefaults("d", "Den", contexts.imperial);
     const lengths: Record<string, number> = { a: feet(12), b: feet(10), c: feet(12), d: feet(10) };

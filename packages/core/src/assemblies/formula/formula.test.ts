@@ -76,6 +76,18 @@ describe("formulas that are right", () => {
     ["ceil(9.0000000001) + floor(8.9999999999)", "a count", 18],
     ["ceil(0.00001) + floor(0.99999)", "a count", 1],
     ["round(-2.5)", "a count", -3],
+    // What is equal but for a hair is equal, and neither more nor less.
+    ["0.1 + 0.2 == 0.3", "a yes or no", true],
+    ["1 == 1.00001", "a yes or no", false],
+    ["0.1 + 0.2 > 0.3", "a yes or no", false],
+    ["0.1 + 0.2 <= 0.3", "a yes or no", true],
+    ["0.3 < 0.1 + 0.2", "a yes or no", false],
+    ["0.3 >= 0.1 + 0.2", "a yes or no", true],
+    ["3 >= 3.00001", "a yes or no", false],
+    ["length != 12 ft", "a yes or no", false],
+    ["length > 12 ft", "a yes or no", false],
+    ["length > 11.999 ft", "a yes or no", true],
+    ["bearing == true", "a yes or no", true],
     ["min(3, 2, 5) * max(3, 2, 5)", "a count", 10],
   ])("%s gives %s", (text, words, value) => {
     const checked = check(text);

@@ -1,8 +1,10 @@
 import {
+  ALONE,
   confirmedChoice,
   enterDimension,
   type FramingParameters,
   measured,
+  unmeasured,
   type WallTotals,
   wallTotalsKind,
 } from "../../parts";
@@ -122,6 +124,33 @@ describe("walls by totals, every piece of them worked by hand", () => {
     const less = 11 * ((part.openingWidth.valueNm ?? 0) / feet(1)) * ((part.openingHeight.valueNm ?? 0) / feet(1));
     const [near, far] = [1, 2].map((layers) => Math.ceil((layers * (118 * 9 - less)) / 32));
     expect(quantity(part, "boards")).toBe((near ?? 0) + (far ?? 0));
+  });
+});
+
+describe("what is measured of walls by totals", () => {
+  it("is their run, their face, and their openings by the usual size", () => {
+    const part = totals({}, { openings: 4, corners: 6, meetings: 2 });
+    const [width, height] = [part.openingWidth, part.openingHeight].map((each) => (each.valueNm ?? 0) / 1e9);
+    const measuredOf = wallTotalsKind.quantities(part, ALONE);
+    const face = 118 * 0.3048 * 9 * 0.3048;
+    const openings = 4 * (width ?? 0) * (height ?? 0);
+    const expected = {
+      length: 118 * 0.3048,
+      height: 9 * 0.3048,
+      area: face,
+      openingArea: openings,
+      netArea: face - openings,
+      openings: 4,
+      doors: 0,
+      windows: 4,
+      openingWidths: 4 * (width ?? 0),
+      casingRun: 4 * ((width ?? 0) + 2 * (height ?? 0)),
+      corners: 6,
+      meetings: 2,
+    };
+    expect(Object.keys(measuredOf).toSorted()).toEqual(Object.keys(expected).toSorted());
+    for (const [name, value] of Object.entries(expected)) expect(measuredOf[name]).toBeCloseTo(value, 9);
+    expect(wallTotalsKind.quantities(totals({}, { length: unmeasured }), ALONE)).toEqual({});
   });
 });
 
