@@ -76,6 +76,13 @@ describe("formulas that are right", () => {
     ["ceil(9.0000000001) + floor(8.9999999999)", "a count", 18],
     ["ceil(0.00001) + floor(0.99999)", "a count", 1],
     ["round(-2.5)", "a count", -3],
+    ["2 lb + 1 kg", "a weight", 2 * 0.45359237 + 1],
+    ["3 kg / 1.5 kg", "a count", 2],
+    ["3 kg / 2 m2 * area", "a weight", 15],
+    ["3 kg / 2 m2", "something in m^-2 kg", 1.5],
+    ["2 hour / 30 minute", "a count", 4],
+    ["volume / 1 gallon", "a count", 3 / 0.003785411784],
+    ["length ^ 0", "a count", 1],
     // What is equal but for a hair is equal, and neither more nor less.
     ["0.1 + 0.2 == 0.3", "a yes or no", true],
     ["1 == 1.00001", "a yes or no", false],
