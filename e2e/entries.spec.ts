@@ -147,7 +147,9 @@ test("an open point leads to the figure that settles it", async ({ page }) => {
   await expect(page.getByRole("button", { name: "Height: 8' 1 1/8\"", exact: true })).toBeVisible();
 });
 
-test("what is assumed is confirmed as it stands, one or all with one press, and undo takes it back", async ({ page }) => {
+test("what is assumed is confirmed as it stands, one or all with one press, and undo takes it back", async ({
+  page,
+}) => {
   const mark = page.getByRole("button", { name: /open points?$/ });
   const count = async (): Promise<number> => Number.parseInt((await mark.innerText()).trim(), 10);
   const before = await count();
