@@ -2,7 +2,7 @@ import { canBeConfirmed, PART_KINDS, withConfirmed } from "../parts";
 import { assemblyOf, contexts, library } from "../testing/library";
 import { inches } from "../units";
 import { framingDefaultProblems, settleFraming, settlePart } from "./settleFraming";
-import type { HouseStandard } from "./standard";
+import { type HouseStandard, standardProblems } from "./standard";
 
 const wall = PART_KINDS["stud-wall"].defaults("w", "Wall", contexts.imperial);
 const frame = assemblyOf("imperial", wall.assembly.id);
@@ -51,6 +51,14 @@ describe("assumed choices of framing", () => {
       expect.objectContaining({ code: "out-of-limits", path: "parameters.spacingNm" }),
     ]);
     expect(settleFraming(wall, frame, none).parameters.spacingNm.assumed).toBe(true);
+  });
+
+  it("are told in the standard itself where nobody can build by them; what is no framing is the assembly's own", () => {
+    const at = (name: string, value: number | string) =>
+      standardProblems(standardOf(name, value)).map(({ path }) => path);
+    expect(at("spacing", 0)).toEqual(["parameters.0.value"]);
+    expect(at("spacing", inches(24))).toEqual([]);
+    expect(at("apart", 0)).toEqual([]);
   });
 
   it("of a part that nothing frames are none: it is the same part", () => {

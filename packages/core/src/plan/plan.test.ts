@@ -327,6 +327,12 @@ describe("putting rooms on the plan", () => {
     );
   });
 
+  it("stands at the plan's own corner, adrift, while the room it was joined to is not there", () => {
+    const [adrift] = storey(planJob([den])).rooms;
+    expect(adrift).toMatchObject({ origin: { xNm: 0, yNm: 0 }, turnDegrees: 0, adrift: true });
+    expect(storey(planJob([hall])).rooms[0]?.adrift).toBe(false);
+  });
+
   it("stays where it is when it is set free", () => {
     const placed = storey(planJob([hall, den])).rooms[1];
     if (!placed) throw new Error("no den");
