@@ -1,7 +1,7 @@
 import { PART_KINDS } from "../parts";
 import { assemblyOf, contexts } from "../testing/library";
 import { newestAssemblies, usedAssemblies } from "./library";
-import { assemblyId, copyAssembly } from "./starts";
+import { assemblyId, copyAssembly, plainSet } from "./starts";
 
 describe("an assembly's id", () => {
   it("is its name in small letters, digits and hyphens, and never one there is", () => {
@@ -10,6 +10,20 @@ describe("an assembly's id", () => {
     expect(assemblyId("Skirting", new Set(["skirting", "skirting-2", "skirting-3"]))).toBe("skirting-4");
     expect(assemblyId("漆喰", new Set())).toBe("assembly");
     expect(assemblyId("x".repeat(80), new Set())).toBe("x".repeat(50));
+  });
+
+  it("begins, where it is a set for each, with half an hour and three parts that a person changes", () => {
+    expect(
+      plainSet("set", "Set", "imperial").parameters.map(({ name, default: usual, least, most }) => [
+        name,
+        usual,
+        least,
+        most,
+      ]),
+    ).toEqual([
+      ["hoursEach", 0.5, 0, 100],
+      ["partsEach", 3, 0, 1000],
+    ]);
   });
 
   it("of a copy begins its versions anew", () => {

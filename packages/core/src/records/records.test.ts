@@ -156,7 +156,10 @@ describe("reading a record", () => {
       problem: { code: "too-new" },
     });
     expect(readRecord(jobRecord, { ...job, title: "" })).toMatchObject({ ok: false, problem: { path: "title" } });
-    expect(readStored(jobRecord, null).ok).toBe(false);
+    for (const nothing of [null, undefined])
+      expect(readStored(jobRecord, nothing)).toMatchObject({
+        problem: { code: "missing", message: "Job: nothing is stored." },
+      });
     for (const odd of [undefined, null, 7, "text", [], {}]) expect(readPart(odd)).toMatchObject({ ok: false });
   });
 
