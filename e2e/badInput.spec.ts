@@ -55,7 +55,7 @@ test("a header longer than any stock, and wider than the schedule, is told in wo
   await saved(page);
 
   const tooLong = "2 pieces of 2 × 10 sawn softwood are 22' 6\", longer than any stock. Use an engineered section.";
-  await page.getByRole("button", { name: /open points/ }).click();
+  await page.getByRole("button", { name: /open points?/ }).click();
   await expect(page.getByRole("dialog").getByText(tooLong)).toBeVisible();
   await page.getByRole("button", { name: "Close", exact: true }).click();
 

@@ -123,7 +123,7 @@ for (const colorScheme of ["light", "dark"] as const) {
           .first(),
       ).toBeVisible();
       await axeFindsNothing(page, "quote");
-      await page.getByRole("button", { name: /open points$/ }).click();
+      await page.getByRole("button", { name: /open points?$/ }).click();
       await expect(page.getByRole("heading", { name: "Open points" })).toBeVisible();
       await axeFindsNothing(page, "open points");
     });

@@ -127,6 +127,15 @@ describe("what a new part begins with", () => {
     const with1 = { ...room, openings: [door] };
     expect(newRoomOpening(with1, "a", "door", "o2", contexts.imperial)?.name).toBe("Door 2");
     expect(newRoomOpening(with1, "a", "window", "o2", contexts.imperial)?.name).toBe("Window 1");
+    // A door of 38 in in the middle of 144; the next, in the longer half of what is left on either side of one at 24 in.
+    expect((door.position.valueNm ?? 0) / inches(1)).toBe(53);
+    const placed = { ...room, openings: [{ ...door, position: { valueNm: inches(24), typed: "", assumed: false } }] };
+    const placeOf = (hostId: string) => {
+      const next = newRoomOpening(placed, hostId, "door", "o2", contexts.imperial);
+      return (next?.position.valueNm ?? 0) / inches(1);
+    };
+    // From 62 to 144 there are 82 in, of which 44 are left over; in another wall nothing is in the way: 120 in.
+    expect([placeOf("a"), placeOf("b")]).toEqual([62 + 22, 41]);
     expect(newRoomOpening(room, "none", "door", "o2", contexts.imperial)).toBeUndefined();
   });
 });

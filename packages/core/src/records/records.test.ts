@@ -168,6 +168,9 @@ describe("reading a record", () => {
     const set = plainSet("a", "A", "imperial");
     expect(readStored(assemblyRecord, set)).toEqual({ ok: true, value: set });
     expect(readStoredPart(wall)).toEqual({ ok: true, value: wall });
+    const stored = readStored(jobRecord, job);
+    // It was checked when it was stored: not read through again, not made anew.
+    expect(stored.ok && stored.value).toBe(job);
     expect(readRecord(assemblyRecord, blankAssembly("b", "B", "metric", "room")).ok).toBe(true);
     expect(library.assemblies.every((each) => readRecord(assemblyRecord, each).ok)).toBe(true);
   });

@@ -1,4 +1,5 @@
-import { contexts, framingOf, openingOf, wallOf } from "../../testing/library";
+import { countPart } from "../../count";
+import { contexts, framingOf, library, openingOf, wallOf } from "../../testing/library";
 import { feet, inches } from "../../units";
 import { layoutStudWall } from "./index";
 
@@ -24,6 +25,26 @@ const listed = (bearing: boolean, flatPlates?: number) =>
   pieces(bearing, flatPlates).map(
     ({ id, xNm, yNm, cutLengthNm }) => `${id}: ${xNm / inches(1)}, ${yNm / inches(1)}, ${cutLengthNm / inches(1)}`,
   );
+
+describe("the face of a frame", () => {
+  it("is that of its pieces, less those that stand behind another: what insulation does not fill (arithmetic)", () => {
+    const wall = wallOf("imperial", {
+      lengthNm: feet(12),
+      heightNm: inches(97.125),
+      bearing: true,
+      openings: [window],
+      choices: { insulated: true },
+    });
+    const insulation = countPart(wall, "imperial", library).lines.find((line) =>
+      line.description.startsWith("Insulation"),
+    );
+    // By hand, in square inches: plates 3 of 144, studs 7 of 92 5/8 less what the opening takes; kings 2 of 92 5/8, jacks 2 of
+    // 80 1/2, cripples 2 of 6 5/8 and 2 of 31, a sill of 36, all 1 1/2 wide; the header's face 39 by 5 1/2.
+    const sticks = 1.5 * (3 * 144 + 7 * 92.625 + 2 * 92.625 + 2 * 80.5 + 2 * 6.625 + 2 * 31 + 36);
+    const face = 144 * 97.125 - 36 * 48;
+    expect((insulation?.quantity ?? 0) / 0.0254 ** 2).toBeCloseTo(face - sticks - 39 * 5.5, 6);
+  });
+});
 
 describe("pieces of an opening, each with a name of its own", () => {
   // Window 48 to 84 in, sill at 34, head at 82. Jacks 1 1/2 in beside it, kings beside those; studs at 16 in, of which 64

@@ -13,6 +13,7 @@ import {
   withTurn,
 } from "./edit";
 import type { Room } from "./schema";
+import { walkOf } from "./walk";
 
 const context = contexts.imperial;
 const SQUARE: readonly WalkStep[] = [["12'"], ["10'"], ["12'"], ["10'"]];
@@ -51,6 +52,15 @@ describe("going on with a walk", () => {
     const again = done && reopenWalk(withClosing(done, "spread"), "next", context);
     expect(again).toMatchObject({ finished: false, closing: null });
     expect(again?.runs.map((run) => run.id)).toEqual(["a", "r2", "r3", "next"]);
+  });
+
+  it("closes in three walls: 3, 4 and 5 ft (Pythagoras)", () => {
+    const turn = -180 + (Math.atan2(3, 4) * 180) / Math.PI;
+    const triangle = finishWalk(walkedRoom([["3'"], ["4'", turn], ["5'"]]));
+    if (!triangle) throw new Error("three walls");
+    const { state, gap } = walkOf(triangle);
+    expect(state).not.toBe("open");
+    expect(Math.hypot(gap?.xNm ?? 0, gap?.yNm ?? 0)).toBeLessThan(1000);
   });
 
   it("agrees to a gap by its figures", () => {
