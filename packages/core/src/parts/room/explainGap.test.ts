@@ -50,6 +50,8 @@ describe("what could explain a gap", () => {
     const found = explained(steps);
     expect(new Set(found.map((each) => each.slip))).toEqual(new Set([slip]));
     expect(Object.fromEntries(found.map(({ runId, action }) => [runId, action]))).toEqual(actions);
+    // Each is said once.
+    expect(found).toHaveLength(Object.keys(actions).length);
     for (const each of found) expect(closes(each)).toBe(true);
     // What was read in the end is among them.
     const walked = ({ runs }: Explanation) =>

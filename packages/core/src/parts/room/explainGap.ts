@@ -129,9 +129,11 @@ function countedTwice(run: RoomRun, runs: readonly RoomRun[], name: Namer): Expl
   const before = runs[runs.indexOf(run) - 1];
   const rest = runs.filter((each) => each !== run);
   const both = before ? toTurn(before.turnDegrees.value + run.turnDegrees.value) : 0;
-  const joined = before
-    ? [withRun(rest, before.id, (each) => ({ ...each, turnDegrees: { value: both, assumed: false } }))]
-    : [];
+  // With no turn of its own, both ways are the same.
+  const joined =
+    before && run.turnDegrees.value !== 0
+      ? [withRun(rest, before.id, (each) => ({ ...each, turnDegrees: { value: both, assumed: false } }))]
+      : [];
   return [rest, ...joined].map((without) => ({
     slip: "counted-twice",
     runId: run.id,
