@@ -44,6 +44,10 @@ describe("corners of a wall that runs through, 12 ft of 2x4", () => {
   it("are at the ends that run through, and at no other", () => {
     const ends = { left: "corner-butts", right: "corner-through" } as const;
     expect(places("corner-stud", { cornerStyle: "three-stud" }, { ends })).toEqual(["139 + 3.5"]);
+    const clips = (left: "free" | "corner-through", right: "free" | "corner-through") => [
+      ...new Set(places("board-clip", { cornerStyle: "two-stud" }, { ends: { left, right } })),
+    ];
+    expect([clips("corner-through", "free"), clips("free", "corner-through")]).toEqual([["1.5 + 1.5"], ["141 + 1.5"]]);
     expect(
       places("board-clip", { cornerStyle: "two-stud" }, { ends: { left: "free", right: "corner-butts" } }),
     ).toEqual([]);

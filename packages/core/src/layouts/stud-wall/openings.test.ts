@@ -26,6 +26,31 @@ const listed = (bearing: boolean, flatPlates?: number) =>
     ({ id, xNm, yNm, cutLengthNm }) => `${id}: ${xNm / inches(1)}, ${yNm / inches(1)}, ${cutLengthNm / inches(1)}`,
   );
 
+describe("rows of blocking", () => {
+  const blocks = (everyFt: number) => {
+    const wall = wallOf("imperial", {
+      lengthNm: feet(4),
+      heightNm: inches(97.125),
+      choices: { blockingEveryNm: feet(everyFt) },
+    });
+    return layoutStudWall(wall, framingOf("imperial"), contexts.imperial)
+      .pieces.filter(({ role }) => role === "blocking")
+      .map(
+        ({ id, xNm, yNm, cutLengthNm }) => `${id}: ${[xNm, yNm, cutLengthNm].map((nm) => nm / inches(1)).join(", ")}`,
+      );
+  };
+
+  it("are none where studs are no higher than one stretch, and one up the middle of 92 5/8 in at 4 ft", () => {
+    expect(blocks(8)).toEqual([]);
+    // Studs at 0, 15 1/4, 31 1/4 and 46 1/2 in; the middle of the row is 1 1/2 + 46 5/16 in up.
+    expect(blocks(4)).toEqual([
+      "blocking-1-1: 1.5, 47.0625, 13.75",
+      "blocking-1-2: 16.75, 47.0625, 14.5",
+      "blocking-1-3: 32.75, 47.0625, 13.75",
+    ]);
+  });
+});
+
 describe("the face of a frame", () => {
   it("is that of its pieces, less those that stand behind another: what insulation does not fill (arithmetic)", () => {
     const wall = wallOf("imperial", {
