@@ -114,6 +114,10 @@ describe("walls by totals, every piece of them worked by hand", () => {
     expect(cut({ ...choices, blockingEveryNm: feet(9) }).filter((line) => line.startsWith("blocking"))).toEqual([]);
   });
 
+  it("with two-stud corners: one stud beyond the run's own at each, where the other wall begins", () => {
+    expect(cut({ cornerStyle: "two-stud" })).toContain("cornerStuds: 8 × 103.5");
+  });
+
   it("carrying nothing: a flat plate over each opening, over two jacks a side where it is as wide", () => {
     expect(cut({ bearing: false, twoJacksFromNm: feet(2) })).toContain("flatPlates: 11 × 42");
     expect(cut({ bearing: false })).toContain("flatPlates: 11 × 39");

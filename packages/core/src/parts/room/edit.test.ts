@@ -60,6 +60,9 @@ describe("going on with a walk", () => {
     if (!triangle) throw new Error("three walls");
     const { state, gap } = walkOf(triangle);
     expect(state).not.toBe("open");
+    // Two inches out, three walls are a walk with a gap as well.
+    const out = finishWalk(walkedRoom([["3'"], ["4'", turn], ["5' 2"]]));
+    expect(out && walkOf(out).state).toBe("large");
     expect(Math.hypot(gap?.xNm ?? 0, gap?.yNm ?? 0)).toBeLessThan(1000);
   });
 
