@@ -148,14 +148,20 @@ describe("names that mean something else in formulas", () => {
   });
 });
 
+/** A new job with a wall stored in it; its id. */
+async function jobWithWall(): Promise<string> {
+  const id = (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body.id;
+  const wall = newWall();
+  await ros
+    .put(`/api/v1/jobs/${id}/parts/${wall.id}`)
+    .send({ commandId: randomUUID(), baseRevision: 0, part: wall })
+    .expect(200);
+  return id;
+}
+
 describe("a total beyond what a quote can say", () => {
   it("is refused in words", async () => {
-    const id = (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body.id;
-    const wall = newWall();
-    await ros
-      .put(`/api/v1/jobs/${id}/parts/${wall.id}`)
-      .send({ commandId: randomUUID(), baseRevision: 0, part: wall })
-      .expect(200);
+    const id = await jobWithWall();
     const { body } = await ros.get(`/api/v1/jobs/${id}`).expect(200);
     const { pricing } = body.job.job;
     const extras = Array.from({ length: 200 }, (_, index) => ({
@@ -250,12 +256,7 @@ describe("quote numbers", () => {
   const next = (number: string) => `${number.slice(0, 5)}${String(Number(number.slice(5)) + 1).padStart(4, "0")}`;
 
   it("of a job that comes in with a file are marked, and never given out again", async () => {
-    const id = (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body.id;
-    const wall = newWall();
-    await ros
-      .put(`/api/v1/jobs/${id}/parts/${wall.id}`)
-      .send({ commandId: randomUUID(), baseRevision: 0, part: wall })
-      .expect(200);
+    const id = await jobWithWall();
     const first = await issue(id);
     const file = (await ros.get(`/api/v1/jobs/${id}/file`).expect(200)).body;
     const [quote] = file.quotes;
@@ -340,12 +341,7 @@ describe("sign-in limits", () => {
 
 describe("parts of a kind or version that the server does not know", () => {
   it("are kept, passed on unchanged, and stop nothing else", async () => {
-    const id = (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body.id;
-    const wall = newWall();
-    await ros
-      .put(`/api/v1/jobs/${id}/parts/${wall.id}`)
-      .send({ commandId: randomUUID(), baseRevision: 0, part: wall })
-      .expect(200);
+    const id = await jobWithWall();
     const file = (await ros.get(`/api/v1/jobs/${id}/file`).expect(200)).body;
     const strange = { kind: "hovercraft", schemaVersion: 3, id: "x1", name: "Skirt", uses: [{ fans: 2 }] };
     const newer = { ...newWall(), schemaVersion: 99, more: true };
