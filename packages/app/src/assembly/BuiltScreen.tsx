@@ -1,11 +1,13 @@
 import {
   type Assembly,
   type AssemblyRef,
+  assembliesOf,
   findAssembly,
   type HouseStandard,
   newestAssemblies,
   type Part,
   usedAssemblies,
+  withAssemblies,
 } from "@wide-porch/core";
 import { useMemo, useState } from "react";
 import { ScrollView, View } from "react-native";
@@ -42,11 +44,7 @@ export function BuiltScreen() {
 
 /** The part with one version of an assembly in place of another. */
 function withVersion(part: Part, from: AssemblyRef, version: number): Part {
-  const take = (ref: AssemblyRef): AssemblyRef =>
-    ref.id === from.id && ref.version === from.version ? { ...ref, version } : ref;
-  const uses = part.uses.map((use) => ({ ...use, assembly: take(use.assembly) }));
-  const framed = part.kind === "stud-wall" || part.kind === "wall-totals";
-  return framed ? { ...part, uses, assembly: take(part.assembly) } : { ...part, uses };
+  return withAssemblies(part, (ref) => (sameRef(ref, from) ? { ...ref, version } : ref));
 }
 
 type UsedProps = {
@@ -58,7 +56,7 @@ type UsedProps = {
 function Used({ used, now, latest }: UsedProps) {
   const { parts, rules, record, saveParts } = useJob();
   const [open, setOpen] = useState(false);
-  const having = parts.filter((part) => withVersion(part, used, 0) !== part && usesIt(part, used));
+  const having = parts.filter((part) => usesIt(part, used));
   const newer = latest !== undefined && latest.version > used.version ? latest : undefined;
   const changed = useMemo(
     () => (newer ? parts.map((part) => (usesIt(part, used) ? withVersion(part, used, newer.version) : part)) : parts),
@@ -98,10 +96,7 @@ function Used({ used, now, latest }: UsedProps) {
 
 const sameRef = (a: AssemblyRef, b: AssemblyRef): boolean => a.id === b.id && a.version === b.version;
 
-function usesIt(part: Part, ref: AssemblyRef): boolean {
-  const framed = part.kind === "stud-wall" || part.kind === "wall-totals";
-  return (framed && sameRef(part.assembly, ref)) || part.uses.some((use) => sameRef(use.assembly, ref));
-}
+const usesIt = (part: Part, ref: AssemblyRef): boolean => assembliesOf(part).some((each) => sameRef(each, ref));
 
 const NONE = "none";
 

@@ -1,6 +1,7 @@
 import {
   type Assembly,
   type AssemblyUse,
+  assemblyKindOf,
   findAssembly,
   newestAssemblies,
   type Part,
@@ -18,15 +19,13 @@ import { newId } from "../sync/newId";
 import { ApplySheet } from "./ApplySheet";
 import { ParameterField } from "./ParameterField";
 
-const kindFor = (part: Part): string => (part.kind === "wall-totals" ? "stud-wall" : part.kind);
-
 /** What else is built on a part: assemblies that apply to it, each with its own choices. */
 export const UsesPanel = memo(function UsesPanel({ part }: { readonly part: Part }) {
   const { rules, context, changePart } = useJobActions();
   const [adding, setAdding] = useState(false);
   const { system } = context;
   const offered = newestAssemblies(system, rules.assemblies).filter(
-    (each) => each.appliesTo === kindFor(part) && !each.framing,
+    (each) => each.appliesTo === assemblyKindOf(part) && !each.framing,
   );
   const put = (change: (uses: readonly AssemblyUse[]) => AssemblyUse[]) =>
     changePart(part.id, (now) => ({ ...now, uses: change(now.uses) }));

@@ -2,7 +2,7 @@ import type { DrawnDimension, DrawnRectangle, ElevationDrawing } from "@wide-por
 import { memo, useMemo, useState } from "react";
 import { type GestureResponderEvent, Pressable, View } from "react-native";
 import Svg, { G, Line, Path, Text as SvgText } from "react-native-svg";
-import { TIMBER } from "../theme/tokens";
+import { TONES, toneOf } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
 import { extentOf, type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
 import { groupAlike, isSheetRole, rectangleAt, rectanglePath } from "./drawingShapes";
@@ -85,13 +85,13 @@ const Shapes = memo(function Shapes({ rectangles, fit, litIds, activeOpening }: 
       {groupAlike(rectangles, litIds, activeOpening).map(({ key, role, lit, active, members }) => {
         const framed = role === "outline" || role === "opening";
         const fills = { outline: colour("sheet"), opening: colour(active ? "pine-wash" : "paper") };
-        const fill = role === "outline" || role === "opening" ? fills[role] : TIMBER[role];
+        const fill = role === "outline" || role === "opening" ? fills[role] : toneOf(role);
         return (
           <Path
             key={key}
             d={members.map((shape) => rectanglePath(shape, fit)).join("")}
             fill={lit ? colour("pine") : fill}
-            stroke={lit ? colour("pine") : framed ? colour("ink") : TIMBER.edge}
+            stroke={lit ? colour("pine") : framed ? colour("ink") : TONES.edge}
             strokeWidth={lit ? 1.4 : framed ? 1.2 : 0.6}
             strokeDasharray={role === "opening" ? "5 3" : undefined}
             opacity={dimmed && !lit && !framed && !isSheetRole(role) ? 0.45 : 1}

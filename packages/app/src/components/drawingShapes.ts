@@ -1,16 +1,16 @@
-import type { DrawnRectangle, DrawnRole } from "@wide-porch/core";
+import { type DrawnRectangle, roleOf } from "@wide-porch/core";
 import type { Fit } from "./drawingFit";
 
 export type AlikeShapes = {
   readonly key: string;
-  readonly role: DrawnRole;
+  readonly role: string;
   readonly lit: boolean;
   readonly active: boolean;
   readonly members: readonly DrawnRectangle[];
 };
 
 /** Outline at the back, sheets on it, openings cut through the sheets, timber in front, what is lit foremost. */
-function rank(role: DrawnRole, lit: boolean): number {
+function rank(role: string, lit: boolean): number {
   if (role === "outline") return 0;
   if (isSheetRole(role)) return lit ? 1.5 : 1;
   if (role === "opening") return 2;
@@ -23,7 +23,7 @@ export function groupAlike(
   litIds: ReadonlySet<string> | undefined,
   activeOpening: string | undefined,
 ): AlikeShapes[] {
-  const groups = new Map<string, { role: DrawnRole; lit: boolean; active: boolean; members: DrawnRectangle[] }>();
+  const groups = new Map<string, { role: string; lit: boolean; active: boolean; members: DrawnRectangle[] }>();
   for (const shape of rectangles) {
     const lit = litIds?.has(shape.id) ?? false;
     const active = shape.role === "opening" && shape.id === activeOpening;
@@ -38,8 +38,7 @@ export function groupAlike(
 }
 
 /** Sheets lie over the whole wall: what is framed shows through them. */
-export const isSheetRole = (role: DrawnRole): boolean =>
-  role === "sheathing" || role === "board-near" || role === "board-far";
+export const isSheetRole = (role: string): boolean => roleOf(role)?.form === "sheet";
 
 const px = (value: number): number => Math.round(value * 100) / 100;
 

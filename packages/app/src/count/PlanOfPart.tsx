@@ -1,4 +1,4 @@
-import { drawStorey, type StudWall } from "@wide-porch/core";
+import { drawStorey, isWallPart } from "@wide-porch/core";
 import { useMemo } from "react";
 import { View } from "react-native";
 import { useJob } from "../job/JobContext";
@@ -10,7 +10,7 @@ export function PlanOfPart({ partId, name }: { readonly partId: string; readonly
   const part = parts.find((each) => each.id === partId);
   const storey = plan.storeys.find((each) => each.name === part?.storey);
   const drawing = useMemo(() => {
-    const walls = parts.filter((each): each is StudWall => each.kind === "stud-wall");
+    const walls = parts.filter(isWallPart);
     return storey && drawStorey(storey, walls, plan, context);
   }, [parts, plan, storey, context]);
   const lit = useMemo(() => new Set([partId, `floor/${partId}`]), [partId]);

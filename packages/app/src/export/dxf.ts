@@ -1,8 +1,8 @@
 import { DxfWriter, point2d, point3d, Units } from "@tarikjabiri/dxf";
-import type { DrawnRole, ElevationDrawing, MeasuringSystem, PlanDrawing } from "@wide-porch/core";
+import type { ElevationDrawing, MeasuringSystem, PlanDrawing } from "@wide-porch/core";
 
 /** DXF colour numbers; each role is a layer of its own, so that whoever opens it can switch it off. */
-const COLOURS: Partial<Record<DrawnRole, number>> = { outline: 7, opening: 8, header: 30, "treated-plate": 94 };
+const COLOURS: Readonly<Record<string, number>> = { outline: 7, opening: 8, header: 30, "treated-plate": 94 };
 const OTHERS = 42;
 
 type Scale = { readonly nmPerUnit: number; readonly units: Units };

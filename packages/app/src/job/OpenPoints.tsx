@@ -1,4 +1,4 @@
-import { type OpenPoint, type Part, planPoints } from "@wide-porch/core";
+import { isStorey, type OpenPoint, type Part, planPoints } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useMemo, useState } from "react";
 import { Pressable, View } from "react-native";
@@ -79,7 +79,7 @@ export function OpenPointsMark() {
 /** Where a point is settled: at its figure, on its part, or on the plan. */
 function hrefOf(jobId: string, parts: readonly Part[], partId: string, path: string): Href {
   const part = parts.find((each) => each.id === partId);
-  const onPlan = part?.kind === "storey" || path === "place" || path.startsWith("overlap/");
+  const onPlan = (part !== undefined && isStorey(part)) || path === "place" || path.startsWith("overlap/");
   const measure = `/jobs/${jobId}/measure`;
   if (part && onPlan) return `${measure}/plan?storey=${encodeURIComponent(part.storey)}` as Href;
   return `${measure}/${partId}?figure=${encodeURIComponent(path)}` as Href;

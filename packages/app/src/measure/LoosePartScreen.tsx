@@ -1,4 +1,4 @@
-import { ALONE, type AreaPart, kindOf, type LengthPart, type StoreyPart } from "@wide-porch/core";
+import { ALONE, type AreaPart, isStorey, kindOf, type LengthPart, type StoreyPart } from "@wide-porch/core";
 import { UsesPanel } from "../assembly/UsesPanel";
 import { useJobActions } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
@@ -10,7 +10,7 @@ import { PartPad } from "./PartPad";
 import { usePad } from "./usePad";
 
 /** A part that is figures alone: a length, an area. */
-export function LoosePartScreen({ part }: { readonly part: LengthPart | AreaPart | StoreyPart }) {
+export default function LoosePartScreen({ part }: { readonly part: LengthPart | AreaPart | StoreyPart }) {
   const { context } = useJobActions();
   const [figure, show] = usePad();
   const kind = kindOf(part);
@@ -24,7 +24,7 @@ export function LoosePartScreen({ part }: { readonly part: LengthPart | AreaPart
           <PartName part={part} />
           <FigureList slots={slots} activePath={active} onOpen={show} title={kind.label} />
           <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
-          {part.kind === "storey" ? null : <UsesPanel part={part} />}
+          {isStorey(part) ? null : <UsesPanel part={part} />}
           <NotesAndPhotos part={part} />
         </>
       }

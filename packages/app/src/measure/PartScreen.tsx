@@ -1,27 +1,11 @@
 import type { Part } from "@wide-porch/core";
 import { useLocalSearchParams } from "expo-router";
-import type { ComponentType } from "react";
+import { type ComponentType, Suspense } from "react";
 import { View } from "react-native";
 import { Body, Title } from "../components/Text";
+import { Waiting } from "../components/Waiting";
 import { useLivePart } from "../job/JobContext";
-import { RoomScreen } from "../room/RoomScreen";
-import { LoosePartScreen } from "./LoosePartScreen";
-import { SpotsScreen } from "./SpotsScreen";
-import { WallScreen } from "./WallScreen";
-import { WallTotalsScreen } from "./WallTotalsScreen";
-
-type Screens = { readonly [K in Part["kind"]]: ComponentType<{ readonly part: Extract<Part, { kind: K }> }> };
-
-/** Every kind of part and its screen. */
-const SCREENS: Screens = {
-  room: RoomScreen,
-  "stud-wall": WallScreen,
-  length: LoosePartScreen,
-  area: LoosePartScreen,
-  spots: SpotsScreen,
-  storey: LoosePartScreen,
-  "wall-totals": WallTotalsScreen,
-};
+import { faceOf } from "../kinds/registry";
 
 export function PartScreen() {
   const { partId = "" } = useLocalSearchParams<{ partId: string }>();
@@ -34,7 +18,10 @@ export function PartScreen() {
       </View>
     );
   }
-  // The registry is keyed by the literal that `part.kind` is; the compiler cannot follow that through a union.
-  const Screen = SCREENS[part.kind] as ComponentType<{ readonly part: Part }>;
-  return <Screen key={part.id} part={part} />;
+  const Screen: ComponentType<{ readonly part: Part }> = faceOf(part).Screen;
+  return (
+    <Suspense fallback={<Waiting what="the part" />}>
+      <Screen key={part.id} part={part} />
+    </Suspense>
+  );
 }

@@ -1,11 +1,11 @@
 import {
-  ALONE,
   drawStorey,
+  isStorey,
+  isWallPart,
   kindOf,
   type Part,
   type PartCount,
   type StoreyPlan,
-  type StudWall,
   surroundingsOf,
 } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
@@ -78,24 +78,13 @@ function UnknownParts() {
   );
 }
 
-/** Rooms first, then what is built, then what was counted. The storey's own record is its plan. */
-const ORDER: Record<Part["kind"], number> = {
-  room: 0,
-  "stud-wall": 1,
-  "wall-totals": 1,
-  length: 2,
-  area: 2,
-  spots: 2,
-  storey: 9,
-};
-
 function Storey({ storey }: { readonly storey: StoreyPlan }) {
   const { resolved, reckoning } = useJob();
   const parts = useMemo(
     () =>
       resolved
-        .filter((part) => part.storey === storey.name && part.kind !== "storey")
-        .toSorted((a, b) => ORDER[a.kind] - ORDER[b.kind]),
+        .filter((part) => part.storey === storey.name && !isStorey(part))
+        .toSorted((a, b) => kindOf(a).order - kindOf(b).order),
     [resolved, storey.name],
   );
   return (
@@ -114,7 +103,7 @@ function Storey({ storey }: { readonly storey: StoreyPlan }) {
 function StoreyPicture({ storey }: { readonly storey: StoreyPlan }) {
   const { parts, plan, context, jobId } = useJob();
   const drawing = useMemo(() => {
-    const walls = parts.filter((part): part is StudWall => part.kind === "stud-wall");
+    const walls = parts.filter(isWallPart);
     return drawStorey(storey, walls, plan, context);
   }, [parts, plan, storey, context]);
   return (
@@ -140,7 +129,7 @@ type RowProps = { readonly part: Part; readonly count: PartCount | undefined };
 const PartRow = memo(function PartRow({ part, count }: RowProps) {
   const { jobId, context, plan } = useJob();
   const kind = kindOf(part);
-  const around = part.kind === "room" ? surroundingsOf(plan, part.id) : ALONE;
+  const around = surroundingsOf(plan, part.id);
   const measures = kind.measures(part, context, around);
   // By the choices that it is counted by, as soon as it has been counted.
   const points = count?.openPoints ?? kind.openPoints(part, context);

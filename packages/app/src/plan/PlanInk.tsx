@@ -1,7 +1,7 @@
 import type { PlanDrawing, PlanLabel, PlanRole, PlanShape } from "@wide-porch/core";
 import { memo } from "react";
 import Svg, { G, Line, Path, Rect, Text as SvgText } from "react-native-svg";
-import { type ColourName, TIMBER } from "../theme/tokens";
+import { type ColourName, TONES } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
 import { CHARACTER_WIDTH, type LabelLine, labelLines } from "./labelLines";
 import { leafPath, panePath } from "./openingSigns";
@@ -19,7 +19,7 @@ function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
     case "wall":
       return { fill: colour("wall"), stroke: colour("wall"), width: 0.6 };
     case "new-wall":
-      return { fill: TIMBER.stud, stroke: TIMBER.edge, width: 1.2 };
+      return { fill: TONES.stud, stroke: TONES.edge, width: 1.2 };
     case "footprint":
       return { fill: "none", stroke: colour("ink"), width: 1.4 };
     case "gap":

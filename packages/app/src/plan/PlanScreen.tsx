@@ -1,13 +1,14 @@
 import {
   drawStorey,
   freed,
+  isRoom,
+  isWallPart,
   type PlacedRoom,
   type Point,
   placedAt,
   planPoints,
   type Room,
   type StoreyPlan,
-  type StudWall,
   snapRoom,
   storeyMeasures,
 } from "@wide-porch/core";
@@ -83,7 +84,7 @@ function Storey({ storey, names, onStorey }: StoreyProps) {
   const { parts, plan, context, jobId, savePart } = useJob();
   const [moving, setMoving] = useState(false);
   const [selected, select] = useState<string>();
-  const walls = useMemo(() => parts.filter((part): part is StudWall => part.kind === "stud-wall"), [parts]);
+  const walls = useMemo(() => parts.filter(isWallPart), [parts]);
   const drawing = useMemo(() => drawStorey(storey, walls, plan, context), [storey, walls, plan, context]);
   const measures = useMemo(() => storeyMeasures(storey, context), [storey, context]);
   const points = useMemo(() => planPoints(parts, plan, context), [parts, plan, context]);
@@ -93,7 +94,7 @@ function Storey({ storey, names, onStorey }: StoreyProps) {
 
   /** As entered: what the plan put in is not saved with it. */
   const save = (changed: Room) => {
-    const entered = parts.find((part): part is Room => part.id === changed.id && part.kind === "room");
+    const entered = parts.filter(isRoom).find((part) => part.id === changed.id);
     if (entered) savePart({ ...entered, place: changed.place });
   };
   const open = (shapeId: string) => {

@@ -1,3 +1,5 @@
+import { type RoleTone, roleOf } from "@wide-porch/core";
+
 /**
  * The colours of the notebook, as red-green-blue. `global.css` carries the same as custom properties for the classes;
  * a test keeps the two alike and checks their contrast. Timber tones are used inside drawings only.
@@ -32,33 +34,29 @@ export const DARK: Record<ColourName, string> = {
   wall: "142 134 117",
 };
 
-const PLATE = "#c89b5e";
-const CRIPPLE = "#eed7af";
-
-/** By what a shape stands for. */
-export const TIMBER = {
-  "bottom-plate": PLATE,
-  "treated-plate": "#9aa06a",
-  "top-plate": PLATE,
-  "cap-plate": PLATE,
-  "flat-plate": PLATE,
+/** What pieces are drawn in, by what they are made of and do; edges of all of them alike. */
+export const TONES: Record<RoleTone | "edge", string> = {
+  plate: "#c89b5e",
+  treated: "#9aa06a",
   stud: "#e6c894",
   king: "#d3a96d",
   jack: "#dcb880",
-  "cripple-above": CRIPPLE,
-  "cripple-below": CRIPPLE,
+  corner: "#cfa25f",
+  cripple: "#eed7af",
   header: "#a8713a",
-  "header-packing": "#b98a58",
-  "corner-stud": "#cfa25f",
-  "meeting-stud": "#cfa25f",
-  "ladder-block": CRIPPLE,
-  blocking: CRIPPLE,
+  packing: "#b98a58",
   sill: "#bd8b4b",
   sheathing: "#f1e6cc",
-  "board-near": "#ece9e2",
-  "board-far": "#ece9e2",
-  "anchor-bolt": "#4a4a46",
-  "hold-down": "#4a4a46",
-  "board-clip": "#4a4a46",
+  board: "#ece9e2",
+  metal: "#4a4a46",
+  brick: "#b9674a",
+  block: "#b8b4aa",
+  stone: "#a39c8c",
+  lintel: "#6f6a5f",
+  insulation: "#e9dfa3",
+  "damp-course": "#3f4a55",
   edge: "#5c3f1c",
-} as const;
+};
+
+/** The tone of a placed piece's role; of an unknown one, a stud's. */
+export const toneOf = (role: string): string => TONES[roleOf(role)?.tone ?? "stud"];

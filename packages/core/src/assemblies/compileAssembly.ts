@@ -1,4 +1,3 @@
-import { FRAMING_PARAMETERS, isPieceRole, type PieceRole, standsForFraming } from "../parts";
 import {
   type CompiledFormula,
   checkFormula,
@@ -8,6 +7,8 @@ import {
   type FormulaProblem,
   type FormulaType,
   isMeasuredUnit,
+  type Language,
+  languageOf,
   type NameTypes,
   namesIn,
   parseFormula,
@@ -17,7 +18,7 @@ import {
   typeWords,
   unitOf,
 } from "./formula";
-import { knownNames, parameterProblem } from "./parameters";
+import { knownNames, parameterProblem, slotParametersOf } from "./parameters";
 import type { Assembly, AssemblyParameter, AssemblyRule } from "./schema";
 import { readTemplate, type Template } from "./template";
 
@@ -40,7 +41,7 @@ export type CompiledRule = {
   /** Its item's code, with names of choices in it. */
   readonly item: Template;
   /** Roles its formula counts: the pieces that a line lights. */
-  readonly roles: readonly PieceRole[];
+  readonly roles: readonly string[];
   /** Names its formulas use. */
   readonly uses: readonly string[];
   readonly problems: readonly AssemblyProblem[];
@@ -59,22 +60,26 @@ export type CompiledAssembly = {
 type Field = { readonly path: string; readonly text: string };
 type Read = { readonly ready?: ReadyFormula; readonly type?: FormulaType; readonly problem?: AssemblyProblem };
 
-function read({ path, text }: Field, names: NameTypes): Read {
+/** What the formulas of an assembly can be written in. */
+type Speech = { readonly names: NameTypes; readonly language: Language };
+
+function read({ path, text }: Field, { names, language }: Speech): Read {
   const noted = (each: FormulaProblem): Read => ({ problem: { ...each, path } });
   const parsed = parseFormula(text);
   if (!parsed.ok) return noted(parsed.problem);
   const { expression } = parsed;
-  const checked = checkFormula(text, expression, names);
+  const checked = checkFormula(text, expression, names, language);
   if (!checked.ok) return noted(checked.problem);
   return { ready: { text, expression, run: compileFormula(expression) }, type: checked.type };
 }
 
-function rolesIn(expression: Expression): PieceRole[] {
+function rolesIn(expression: Expression, language: Language): string[] {
+  const isRole = (text: string) => language.roles.some((role) => role.id === text);
   const own =
     expression.is === "call"
-      ? expression.args.flatMap((arg) => (arg.is === "text" && isPieceRole(arg.value) ? [arg.value] : []))
+      ? expression.args.flatMap((arg) => (arg.is === "text" && isRole(arg.value) ? [arg.value] : []))
       : [];
-  return [...new Set([...own, ...childrenOf(expression).flatMap(rolesIn)])];
+  return [...new Set([...own, ...childrenOf(expression).flatMap((child) => rolesIn(child, language))])];
 }
 
 /** Whether a formula is nothing but a count of pieces, so that their lengths can be cut. */
@@ -98,10 +103,10 @@ function itemProblems(rule: AssemblyRule, item: Template, path: string, names: N
   );
 }
 
-function compileRule(rule: AssemblyRule, index: number, names: NameTypes): CompiledRule {
+function compileRule(rule: AssemblyRule, index: number, speech: Speech): CompiledRule {
   const path = `rules.${index}`;
-  const formula = read({ path: `${path}.formula`, text: rule.formula }, names);
-  const when = rule.when === undefined ? {} : read({ path: `${path}.when`, text: rule.when }, names);
+  const formula = read({ path: `${path}.formula`, text: rule.formula }, speech);
+  const when = rule.when === undefined ? {} : read({ path: `${path}.when`, text: rule.when }, speech);
   const problems = [formula.problem, when.problem].filter((each) => each !== undefined);
   if (formula.type) problems.push(...typeProblems(rule, path, formula.type));
   if (when.type && when.type.is !== "yes-no") {
@@ -113,7 +118,7 @@ function compileRule(rule: AssemblyRule, index: number, names: NameTypes): Compi
     problems.push(problemAt("cut-counts-pieces", `${path}.formula`, message));
   }
   const item = readTemplate(rule.item);
-  problems.push(...itemProblems(rule, item, path, names));
+  problems.push(...itemProblems(rule, item, path, speech.names));
   const expressions = [formula.ready?.expression, when.ready?.expression].filter((each) => each !== undefined);
   return {
     rule,
@@ -121,7 +126,7 @@ function compileRule(rule: AssemblyRule, index: number, names: NameTypes): Compi
     formula: problems.some((each) => each.path === `${path}.formula`) ? undefined : formula.ready,
     when: when.ready,
     item,
-    roles: formula.ready ? rolesIn(formula.ready.expression) : [],
+    roles: formula.ready ? rolesIn(formula.ready.expression, speech.language) : [],
     uses: expressions.flatMap(namesIn),
     problems,
   };
@@ -200,27 +205,25 @@ function duplicateNames(assembly: Assembly): AssemblyProblem[] {
   ];
 }
 
-function framingProblem({ appliesTo, framing }: Assembly, { name, label, default: value }: AssemblyParameter) {
-  const own = appliesTo === "stud-wall" && framing ? FRAMING_PARAMETERS.find((each) => each.name === name) : undefined;
-  return own && !standsForFraming(own.key, value)
-    ? `${label}: ${String(value)} is nothing that a wall is built by.`
-    : undefined;
+function slotProblem({ appliesTo, framing }: Assembly, { name, label, default: value }: AssemblyParameter) {
+  const own = framing ? slotParametersOf(appliesTo).find((each) => each.name === name) : undefined;
+  return own && !own.stands(value) ? `${label}: ${String(value)} is nothing that a wall is built by.` : undefined;
 }
 
 const parameterProblems = (assembly: Assembly): AssemblyProblem[] =>
   assembly.parameters.flatMap((parameter, index) => {
-    const wrong =
-      parameterProblem(parameter, parameter.default, assembly.system) ?? framingProblem(assembly, parameter);
+    const wrong = parameterProblem(parameter, parameter.default, assembly.system) ?? slotProblem(assembly, parameter);
     return wrong === undefined ? [] : [problemAt("bad-default", `parameters.${index}.default`, wrong)];
   });
 
 function compile(assembly: Assembly): CompiledAssembly {
   const names: NameTypes = new Map(knownNames(assembly).map(({ name, type }) => [name, type]));
-  const rules = assembly.rules.map((rule, index) => compileRule(rule, index, names));
+  const speech: Speech = { names, language: languageOf(assembly.appliesTo) };
+  const rules = assembly.rules.map((rule, index) => compileRule(rule, index, speech));
   const { inOrder, problems: circles } = putInOrder(rules);
   const wording = assembly.wording.map(({ when, text }, index) => ({
     text: readTemplate(text),
-    ...(when === undefined ? { ready: undefined } : read({ path: `wording.${index}.when`, text: when }, names)),
+    ...(when === undefined ? { ready: undefined } : read({ path: `wording.${index}.when`, text: when }, speech)),
   }));
   return {
     assembly,

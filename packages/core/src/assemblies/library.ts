@@ -1,4 +1,4 @@
-import type { AssemblyRef, Part, PartContext, SectionBook } from "../parts";
+import { type AssemblyRef, assembliesOf, type Part, type PartContext, type SectionBook } from "../kinds";
 import type { MeasuringSystem, Nanometres } from "../units";
 import type { Assembly } from "./schema";
 import type { SheetBook } from "./sheet";
@@ -26,8 +26,7 @@ export const findAssembly = (
 export function usedAssemblies(parts: readonly Part[]): AssemblyRef[] {
   const refs = new Map<string, AssemblyRef>();
   for (const part of parts) {
-    const own = part.kind === "stud-wall" || part.kind === "wall-totals" ? [part.assembly] : [];
-    for (const ref of [...own, ...part.uses.map((use) => use.assembly)]) refs.set(`${ref.id}@${ref.version}`, ref);
+    for (const ref of assembliesOf(part)) refs.set(`${ref.id}@${ref.version}`, ref);
   }
   return [...refs.values()];
 }

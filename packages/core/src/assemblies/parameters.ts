@@ -1,16 +1,8 @@
-import {
-  FRAMING_PARAMETERS,
-  type FramingParameter,
-  framingChoicesOf,
-  PART_KINDS,
-  type ParameterKind,
-  type Scalar,
-  type SectionBook,
-} from "../parts";
+import { PART_KINDS, type ParameterKind, type Scalar, type SectionBook, type SlotParameter } from "../kinds";
 import { type Problem, problem } from "../problems/problem";
 import { ownValue } from "../records/ownValue";
 import { formatLength, type MeasuringSystem, NM_PER_M } from "../units";
-import type { Value } from "./formula/functions";
+import type { Value } from "./formula/laidOut";
 import { AREA, COUNT, type FormulaType, LENGTH, TEXT, typeOfKind, typeOfUnit, YES_NO } from "./formula/types";
 import type { Assembly, AssemblyParameter, AssemblyPart } from "./schema";
 import type { SheetBook } from "./sheet";
@@ -47,16 +39,16 @@ export function typeOfParameter({
   return { is: "text", among: choices.map((each) => String(each.value)) };
 }
 
-/** A wall's own choice of a few, whatever an assembly offers of it. */
-function typeOfFraming({ key, kind }: FramingParameter): FormulaType {
-  const among = framingChoicesOf(key);
-  return among ? { is: "text", among } : KIND_TYPES[kind];
+/** The choices that building such a part asks for, whatever its assembly says of them. */
+export function slotParametersOf(part: AssemblyPart): readonly SlotParameter[] {
+  const kind: { readonly slot?: { readonly parameters: readonly SlotParameter[] } } = PART_KINDS[part];
+  return kind.slot?.parameters ?? [];
 }
 
-/** An assembly may offer less than a wall can be: a formula may name either. */
-function withFraming(type: FormulaType, name: string): FormulaType {
-  const framing = FRAMING_PARAMETERS.find((each) => each.name === name);
-  const more = framing && framingChoicesOf(framing.key);
+const typeOfSlot = ({ kind, among }: SlotParameter): FormulaType => (among ? { is: "text", among } : KIND_TYPES[kind]);
+
+/** An assembly may offer less than a part can be: a formula may name either. */
+function withSlot(type: FormulaType, { among: more }: SlotParameter): FormulaType {
   return type.is === "text" && type.among && more
     ? { is: "text", among: [...new Set([...type.among, ...more])] }
     : type;
@@ -70,32 +62,22 @@ const measuredNames = (part: AssemblyPart): KnownName[] =>
     from: "measured",
   }));
 
-/** Every wall has these, whatever its assembly says of them. */
-const framingNames = (part: AssemblyPart): KnownName[] =>
-  part === "stud-wall"
-    ? FRAMING_PARAMETERS.map((each) => ({
-        name: each.name,
-        label: each.label,
-        type: typeOfFraming(each),
-        from: "parameter",
-      }))
-    : [];
-
-/** Measured values, parameters and rules, each once: an assembly's parameter goes before framing's of the same name. */
+/** Measured values, parameters and rules, each once: an assembly's parameter goes before the slot's of the same name. */
 export function knownNames(assembly: Pick<Assembly, "appliesTo" | "parameters" | "rules">): KnownName[] {
-  const own = assembly.parameters.map(
-    (each): KnownName => ({
-      name: each.name,
-      label: each.label,
-      type: assembly.appliesTo === "stud-wall" ? withFraming(typeOfParameter(each), each.name) : typeOfParameter(each),
-      from: "parameter",
-    }),
-  );
+  const ofSlot = new Map(slotParametersOf(assembly.appliesTo).map((each) => [each.name, each]));
+  const own = assembly.parameters.map((each): KnownName => {
+    const slot = ofSlot.get(each.name);
+    const type = slot ? withSlot(typeOfParameter(each), slot) : typeOfParameter(each);
+    return { name: each.name, label: each.label, type, from: "parameter" };
+  });
   const ownNames = new Set(own.map((each) => each.name));
+  const others = [...ofSlot.values()].filter((each) => !ownNames.has(each.name));
   return [
     ...measuredNames(assembly.appliesTo),
     ...own,
-    ...framingNames(assembly.appliesTo).filter((each) => !ownNames.has(each.name)),
+    ...others.map(
+      (each): KnownName => ({ name: each.name, label: each.label, type: typeOfSlot(each), from: "parameter" }),
+    ),
     ...assembly.rules.map(
       (rule): KnownName => ({ name: rule.name, label: rule.label, type: typeOfUnit(rule.unit), from: "rule" }),
     ),

@@ -1,10 +1,10 @@
 export type { AssemblyProblem } from "./compileAssembly";
-export type { Value } from "./formula/functions";
+export type { Value } from "./formula/laidOut";
 export * from "./formula/types";
 export * from "./library";
 export * from "./parameters";
 export * from "./schema";
-export * from "./settleFraming";
+export * from "./settleSlot";
 export * from "./sheet";
 export * from "./standard";
 export * from "./starts";

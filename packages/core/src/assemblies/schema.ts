@@ -1,7 +1,7 @@
 import { z } from "zod";
+import { scalarSchema } from "../kinds";
 import { recordOf } from "../migrations/fields";
 import type { Migration } from "../migrations/migrate";
-import { scalarSchema } from "../parts";
 import type { RecordKind } from "../records/recordKind";
 import { inches, millimetres, NM_PER_M } from "../units";
 

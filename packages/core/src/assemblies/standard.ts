@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { FRAMING_PARAMETERS, scalarSchema, standsForFraming } from "../parts";
+import { SLOT_PARAMETERS, scalarSchema } from "../kinds";
 import { type Problem, problem } from "../problems/problem";
 import type { RecordKind } from "../records/recordKind";
 
@@ -40,9 +40,9 @@ export function standardValue(standard: HouseStandard | undefined, assemblyId: s
 /** What no wall can be built by, in the lines of a standard: where, and why. */
 export const standardProblems = (standard: HouseStandard): readonly Problem[] =>
   standard.parameters.flatMap(({ name, value }, index): Problem[] => {
-    const framing = FRAMING_PARAMETERS.find((each) => each.name === name);
-    if (!framing || standsForFraming(framing.key, value)) return [];
-    const message = `${framing.label}: ${String(value)} is nothing that a wall is built by.`;
+    const [first, ...others] = SLOT_PARAMETERS.filter((each) => each.name === name);
+    if (!first || [first, ...others].some((each) => each.stands(value))) return [];
+    const message = `${first.label}: ${String(value)} is nothing that a wall is built by.`;
     return [problem("out-of-limits", `parameters.${index}.value`, message)];
   });
 

@@ -1,4 +1,4 @@
-import { PART_KINDS } from "../parts";
+import { PART_KINDS } from "../kinds";
 import { assemblyOf, contexts } from "../testing/library";
 import { newestAssemblies, usedAssemblies } from "./library";
 import { assemblyId, copyAssembly, plainSet } from "./starts";

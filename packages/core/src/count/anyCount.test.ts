@@ -1,6 +1,6 @@
 import fc from "fast-check";
+import { heightAt, profileOf, type StudWall } from "../kinds";
 import { isFraming, isSheet } from "../layouts";
-import { heightAt, profileOf, type StudWall } from "../parts";
 import { arbitraryWall } from "../testing/arbitraryWall";
 import { assemblyOf, library } from "../testing/library";
 import { type CountLine, countPart, plainLine } from "./index";

@@ -1,4 +1,4 @@
-import { kindOf, measured, PART_KINDS, type Part, rectangleDefaults, type StudWall } from "../parts";
+import { kindOf, measured, PART_KINDS, type Part, rectangleDefaults, type StudWall } from "../kinds";
 import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
 import { entered } from "../testing/rooms";
 import { feet, inches } from "../units";

@@ -1,5 +1,5 @@
 import type { Library } from "../assemblies";
-import type { Part, Surroundings } from "../parts";
+import type { Part, Surroundings } from "../kinds";
 import type { MeasuringSystem } from "../units";
 import { countPart } from "./countPart";
 import type { PartCount } from "./partCount";

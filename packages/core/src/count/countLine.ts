@@ -1,11 +1,11 @@
 import type { BUYING } from "../assemblies";
-import type { AssemblyRef, MeasureWorking } from "../parts";
+import type { AssemblyRef, MeasureWorking, WorkingSource } from "../kinds";
 import type { Nanometres } from "../units";
 
 /** How a quantity came to be, for reading on site. */
 export type Working = MeasureWorking & {
   /** Figures and choices of the part that it stands on: paths within the part. */
-  readonly from: readonly { readonly path: string; readonly label: string }[];
+  readonly from: readonly WorkingSource[];
   /** A published source, or "common practice". */
   readonly source?: string | undefined;
 };

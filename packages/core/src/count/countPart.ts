@@ -1,34 +1,32 @@
 import {
   type Assembly,
-  type FramedPart,
+  builderOf,
   findAssembly,
-  framingDefaultProblems,
-  isFramed,
   type Library,
   NOTHING_LAID_OUT,
   partContext,
   settlePart,
+  slotDefaultProblems,
 } from "../assemblies";
 import type { Drawing } from "../drawing/drawing";
 import {
   ALONE,
   type AssemblyRef,
+  assemblyKindOf,
   kindOf,
   type OpenPoint,
   type Part,
-  type PartContext,
+  type Scalar,
   type Surroundings,
-  settleOpenings,
-} from "../parts";
+} from "../kinds";
+import { buildOf } from "../kinds/builds";
+import type { LaidPart, Site } from "../layouts";
 import { type Problem, problem } from "../problems/problem";
 import { ownValue } from "../records/ownValue";
 import type { MeasuringSystem } from "../units";
 import { countAssembly } from "./countAssembly";
 import { withHandSet } from "./handSet";
-import type { LaidPart } from "./laidPart";
 import type { PartCount } from "./partCount";
-import { layOutStudWall } from "./stud-wall";
-import { reckonWallTotals } from "./wall-totals";
 
 /**
  * Counts one part as it stands on the plan (see `resolveParts`): lays out what its assembly frames, and works out the
@@ -41,30 +39,30 @@ export function countPart(
   around: Surroundings = ALONE,
 ): PartCount {
   const context = partContext(system, library);
-  const frame = isFramed(entered) ? findAssembly(entered.assembly, system, library) : undefined;
-  const framed = settlePart(entered, system, library);
-  const part = framed.kind === "stud-wall" ? settleOpenings(framed) : framed;
-  const kind = kindOf(part);
+  const builder = builderOf(entered, system, library);
+  const settled = settlePart(entered, system, library);
+  const kind = kindOf(settled);
+  const part = kind.placed?.(settled) ?? settled;
   const problems = kind.problems(part, context);
   // Of the figures as they were entered: a unit's width, not the hole's.
-  const openPoints = kind.openPoints(framed, context);
-  const waits = isFramed(part) ? part.length.valueNm === null : openPoints.some((point) => keepsWaiting(point));
+  const openPoints = kind.openPoints(settled, context);
+  const waits = kind.waits?.(part) ?? openPoints.some((point) => keepsWaiting(point));
   const named = { partId: part.id, partName: part.name, waits };
   if (problems.length > 0 || waits) {
     const drawing = kind.draw(part, context, around);
     return { ...named, lines: [], scope: [], pieces: [], drawing, problems, openPoints };
   }
 
-  const laidPart = layOut(part, frame, library, context, around);
+  const laidPart = layOut(part, builder, { library, context, around });
   const quantities = kind.quantities(part, around);
-  const counted = usesOf(part, frame, system, library).map((use) => {
+  const counted = usesOf(part, builder, system, library).map((use) => {
     if (!use.assembly) return { lines: [], scope: () => [], problems: [use.missing] };
     const { assembly, useId, choices } = use;
     return countAssembly({ part, assembly, useId, choices, laidPart, quantities, library, context });
   });
   const lines = counted.flatMap((each) => each.lines);
   const found = [
-    ...(frame ? framingDefaultProblems(frame, library.standard) : []),
+    ...(builder ? slotDefaultProblems(part, builder, library.standard) : []),
     ...laidPart.problems,
     ...counted.flatMap((each) => each.problems),
   ];
@@ -109,15 +107,11 @@ const keepsWaiting = ({ kind }: OpenPoint): boolean => kind === "missing" || kin
 
 const asOpenPoint = ({ path, message }: Problem): OpenPoint => ({ path, kind: "missing", message });
 
-function layOut(
-  part: Part,
-  frame: Assembly | undefined,
-  library: Library,
-  context: PartContext,
-  around: Surroundings,
-): LaidPart {
-  if (part.kind === "stud-wall" && frame) return layOutStudWall(part, frame, library, context);
-  if (part.kind === "wall-totals" && frame) return reckonWallTotals(part, frame, library, context);
+/** By its kind's own way where something builds it; else there are only the measured values. */
+function layOut(part: Part, builder: Assembly | undefined, site: Site): LaidPart {
+  const build = buildOf(part);
+  if (build && builder) return build(part, builder, site);
+  const { library, context, around } = site;
   return {
     pieces: [],
     draw: () => kindOf(part).draw(part, context, around),
@@ -134,32 +128,29 @@ function layOut(
   };
 }
 
-type Use = { readonly useId: string; readonly choices: CountLineChoices } & (
+type Use = { readonly useId: string; readonly choices: Readonly<Record<string, Scalar>> } & (
   | { readonly assembly: Assembly }
   | { readonly assembly: undefined; readonly missing: Problem }
 );
-type CountLineChoices = FramedPart["choices"];
 
-/** What frames the part first, then the other assemblies that apply to it. */
-function usesOf(part: Part, frame: Assembly | undefined, system: MeasuringSystem, library: Library): Use[] {
+/** What builds the part first, then the other assemblies that apply to it. */
+function usesOf(part: Part, builder: Assembly | undefined, system: MeasuringSystem, library: Library): Use[] {
   const lacking = (ref: AssemblyRef, path: string): Problem =>
     problem(
       "assembly-missing",
       path,
       `The assembly “${ref.id}”, version ${ref.version}, is not there: it is not counted.`,
     );
-  const used = part.uses.map(({ id: useId, assembly: ref, choices }, index): Use => {
-    const assembly = findAssembly(ref, system, library);
-    const shared = { useId, choices };
-    if (!assembly) return { ...shared, assembly, missing: lacking(ref, `uses.${index}`) };
-    const wanted = part.kind === "wall-totals" ? "stud-wall" : part.kind;
-    if (assembly.appliesTo === wanted) return { ...shared, assembly };
+  const found = (use: Omit<Use, "assembly">, ref: AssemblyRef, assembly: Assembly | undefined, path: string): Use => {
+    if (!assembly) return { ...use, assembly, missing: lacking(ref, path) };
+    if (assembly.appliesTo === assemblyKindOf(part)) return { ...use, assembly };
     const message = `“${assembly.name}” is for another kind of part.`;
-    return { ...shared, assembly: undefined, missing: problem("wrong-kind", `uses.${index}`, message) };
+    return { ...use, assembly: undefined, missing: problem("wrong-kind", path, message) };
+  };
+  const used = part.uses.map(({ id: useId, assembly: ref, choices }, index): Use => {
+    return found({ useId, choices }, ref, findAssembly(ref, system, library), `uses.${index}`);
   });
-  if (!isFramed(part)) return used;
-  const own: Use = frame
-    ? { useId: "", choices: part.choices, assembly: frame }
-    : { useId: "", choices: part.choices, assembly: undefined, missing: lacking(part.assembly, "assembly") };
-  return [own, ...used];
+  const own = kindOf(part).slot?.of(part);
+  if (!own) return used;
+  return [found({ useId: "", choices: own.choices }, own.assembly, builder, "assembly"), ...used];
 }

@@ -1,13 +1,15 @@
 import {
+  COUNT,
   childrenOf,
   compileFormula,
   type Expression,
   type Ground,
   type KnownName,
+  type Language,
   type ReadyFormula,
   type Value,
 } from "../assemblies";
-import { choiceWords, type WorkingStep } from "../parts";
+import { choiceWords, type WorkingStep } from "../kinds";
 import { formatArea, formatLength, formatVolume, type MeasuringSystem, NM_PER_M } from "../units";
 import { isOfLayout, layoutWords } from "./layoutWords";
 
@@ -21,9 +23,6 @@ export function valueText(value: Value, known: Pick<KnownName, "type"> | undefin
   if (metres === 3) return formatVolume(value, system);
   return String(Number(value.toFixed(3)));
 }
-
-const LENGTHS_FROM_LAYOUT: ReadonlySet<string> = new Set(["run"]);
-const AREAS_FROM_LAYOUT: ReadonlySet<string> = new Set(["cover", "frameArea", "sheetCover", "lapped"]);
 
 const WORDS: readonly (readonly [RegExp, string])[] = [
   [/\bceil\b/g, "round up"],
@@ -44,6 +43,7 @@ type Put = {
 type Shown = {
   readonly ground: Ground;
   readonly names: ReadonlyMap<string, KnownName>;
+  readonly language: Language;
   readonly system: MeasuringSystem;
 };
 
@@ -57,14 +57,14 @@ function figures(expression: Expression, text: string, shown: Shown): Put[] {
     const label = known?.label ?? expression.name;
     return [{ from, to, text: valueText(value, known, system), label, words: expression.name }];
   }
-  if (expression.is === "call" && isOfLayout(expression.name)) {
+  if (expression.is === "call" && isOfLayout(expression.name, shown.language)) {
     const worked = compileFormula(expression)(ground);
     if (!worked.ok) return [];
     const close = text.indexOf(")", expression.args[expression.args.length - 1]?.span.to ?? expression.span.to);
     const to = close < 0 ? expression.span.to : close + 1;
-    const metres = LENGTHS_FROM_LAYOUT.has(expression.name) ? 1 : AREAS_FROM_LAYOUT.has(expression.name) ? 2 : 0;
-    const type = { is: "number", dims: [metres, 0, 0] } as const;
-    const words = layoutWords(expression, text);
+    const gives = shown.language.functions.get(expression.name)?.gives;
+    const type = typeof gives === "object" ? gives : COUNT;
+    const words = layoutWords(expression, text, shown.language);
     const label = words.charAt(0).toUpperCase() + words.slice(1);
     return [{ from: expression.span.from, to, text: valueText(worked.value, { type }, system), label, words }];
   }

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
-import { measured, PART_KINDS, type Room } from "../parts";
+import { measured, PART_KINDS, type Room } from "../kinds";
 import { readAssemblyFile } from "../reckoning";
 import { contexts, library, openingOf } from "../testing/library";
 import { feet, inches } from "../units";

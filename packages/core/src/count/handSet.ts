@@ -1,4 +1,4 @@
-import type { OpenPoint, Part } from "../parts";
+import type { OpenPoint, Part } from "../kinds";
 import type { Nanometres } from "../units";
 import type { CountedLine } from "./countedLine";
 import type { CountLine } from "./countLine";

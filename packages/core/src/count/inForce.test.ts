@@ -6,7 +6,6 @@ import {
   settlePart,
   standardProductivity,
 } from "../assemblies";
-import { orderJob } from "../order";
 import {
   enterDimension,
   kindOf,
@@ -15,7 +14,8 @@ import {
   rectangleDefaults,
   type StudWall,
   studWallKind,
-} from "../parts";
+} from "../kinds";
+import { orderJob } from "../order";
 import { buildUpJob } from "../price";
 import {
   assemblyOf,

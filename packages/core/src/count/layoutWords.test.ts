@@ -1,11 +1,11 @@
-import { FUNCTIONS, parseFormula } from "../assemblies";
-import { PIECE_ROLES } from "../parts";
+import { languageOf, parseFormula } from "../assemblies";
 import { isOfLayout, layoutWords } from "./layoutWords";
 
+const language = languageOf("stud-wall");
 const words = (text: string): string => {
   const parsed = parseFormula(text);
   if (!parsed.ok || parsed.expression.is !== "call") throw new Error(`words: “${text}” is no call`);
-  return layoutWords(parsed.expression, text);
+  return layoutWords(parsed.expression, text, language);
 };
 
 describe("functions of the layout in words", () => {
@@ -25,9 +25,11 @@ describe("functions of the layout in words", () => {
   });
 
   it("has words for every function that takes roles or sheets, and for every role", () => {
-    const ofLayout = FUNCTIONS.filter((each) => each.takes.some((takes) => /role|sheet/.test(takes)));
-    for (const { name } of ofLayout) expect([name, isOfLayout(name)]).toEqual([name, true]);
-    for (const role of PIECE_ROLES) expect(words(`pieces("${role}")`)).toMatch(/^[a-z][a-z ]+$/);
-    expect(isOfLayout("ceil")).toBe(false);
+    const ofLayout = [...language.functions.values()].filter((each) =>
+      each.takes.some((takes) => /role|sheet/.test(takes)),
+    );
+    for (const { name } of ofLayout) expect([name, isOfLayout(name, language)]).toEqual([name, true]);
+    for (const { id } of language.roles) expect(words(`pieces("${id}")`)).toMatch(/^[a-z][a-z ]+$/);
+    expect(isOfLayout("ceil", language)).toBe(false);
   });
 });

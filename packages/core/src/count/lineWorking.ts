@@ -1,5 +1,5 @@
-import type { Assembly, CompiledRule, Ground, ReadyFormula } from "../assemblies";
-import { PART_KINDS } from "../parts";
+import { type Assembly, type CompiledRule, type Ground, languageOf, type ReadyFormula } from "../assemblies";
+import { kindOf, PART_KINDS } from "../kinds";
 import type { Working } from "./countLine";
 import { explainFormula } from "./explain";
 import { quantityText } from "./quantityText";
@@ -49,7 +49,12 @@ function repeated<T extends { readonly withNumbers: string }>(working: T, repeat
 
 function explainRule(formula: ReadyFormula, { ground, assembly, context }: Round) {
   const shown: Ground = { values: ground.values, laid: ground.laid };
-  return explainFormula(formula, { ground: shown, names: namesOf(assembly), system: context.system });
+  return explainFormula(formula, {
+    ground: shown,
+    names: namesOf(assembly),
+    language: languageOf(assembly.appliesTo),
+    system: context.system,
+  });
 }
 
 /** The figure that a measured value is read as; the part as a whole for one that comes of several. */
@@ -64,7 +69,7 @@ function fromOf({ uses, item }: CompiledRule, { part, assembly, useId }: Round):
     const known = names.get(name);
     if (!known || known.from === "rule") return [];
     if (known.from === "measured") return [{ path: figureOf(assembly, name), label: known.label }];
-    const path = useId === "" && part.kind === "stud-wall" ? `parameters.${name}` : `choices.${name}`;
-    return [{ path, label: known.label }];
+    const ofSlot = useId === "" ? kindOf(part).slot?.parameters.find((each) => each.name === name) : undefined;
+    return [{ path: ofSlot?.path ?? `choices.${name}`, label: known.label }];
   });
 }

@@ -1,11 +1,11 @@
 import { type CompiledRule, fillTemplate, standardValue, standardWaste, type Value } from "../assemblies";
+import { sectionOf } from "../kinds";
 import { type FramingPiece, isFraming, type Piece } from "../layouts";
-import { sectionOf } from "../parts";
+import type { LaidPart } from "../layouts/laidPart";
 import { ownValue } from "../records/ownValue";
 import type { Nanometres } from "../units";
 import { CountedLine } from "./countedLine";
 import type { Basis } from "./countLine";
-import type { LaidPart } from "./laidPart";
 import { workingOf } from "./lineWorking";
 import { piecesOf, type Round } from "./round";
 
@@ -66,7 +66,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     itemCode,
     quantity,
     computed: quantity,
-    note: compiled.roles.includes("stud") && sectionId ? unusualStuds(round) : undefined,
+    note: !laidPart.reckoned && compiled.roles.includes("stud") && sectionId ? unusualStuds(round) : undefined,
     missing: counted.missing,
     unit: rule.unit,
     basis: basisOf(laidPart, pieces),
@@ -89,12 +89,11 @@ function keyOf(useId: string, rule: string, sectionId: string): string {
 }
 
 /** A wall that somebody made deeper or thinner than the house builds them: for pipes, as a rule. It is easily overlooked. */
-function unusualStuds({ part, assembly, library, context }: Round): string | undefined {
-  if (part.kind !== "stud-wall" || part.parameters.studSize.assumed) return undefined;
+function unusualStuds({ assembly, library, laidPart, context }: Round): string | undefined {
+  const own = laidPart.choices.get("studSize");
   const parameter = assembly.parameters.find((each) => each.name === "studSize");
   const usual = standardValue(library.standard, assembly.id, "studSize") ?? parameter?.default;
-  const own = part.parameters.studSize.value;
-  if (typeof usual !== "string" || usual === own) return undefined;
+  if (typeof usual !== "string" || typeof own !== "string" || usual === own) return undefined;
   const name = (id: string) => ownValue(context.sections, id)?.name ?? id;
   return `This wall has ${name(own)} studs; the usual ones are ${name(usual)}`;
 }

@@ -1,5 +1,5 @@
-import { measured, rectangleDefaults, type StudWall, storeyKind } from "../parts";
-import { planJob, resolveParts } from "../plan";
+import { planJob, resolveParts } from "../house";
+import { measured, rectangleDefaults, type StudWall, storeyKind } from "../kinds";
 import { contexts, library, openingOf, wallOf } from "../testing/library";
 import { entered } from "../testing/rooms";
 import { feet, inches } from "../units";
@@ -22,7 +22,7 @@ const wall = wallOf("imperial", {
 function solidsOf(walls: StudWall[]) {
   const plan = planJob(walls);
   const parts = resolveParts(walls, plan);
-  return modelOf(countJob(parts, "imperial", library), parts, plan, contexts.imperial.sections);
+  return modelOf(countJob(parts, "imperial", library), parts, plan, contexts.imperial);
 }
 
 describe("the framing in space", () => {
@@ -70,7 +70,7 @@ describe("the framing in space", () => {
     const plan = planJob(parts);
     const standing = resolveParts(parts, plan);
     const counted = countJob(standing, "imperial", library);
-    const found = modelOf(counted, standing, plan, contexts.imperial.sections);
+    const found = modelOf(counted, standing, plan, contexts.imperial);
     const plateOf = (id: string) => found.find(({ partId, role }) => partId === id && role === "bottom-plate");
     // Of a room 12 by 10 ft with walls 4 1/2 in thick, seen from inside: the left end of wall A, above, is its start; of
     // wall B, at the right, it is above, and the wall goes down the page: a quarter turn with the clock.

@@ -1,7 +1,7 @@
-import { isFraming, isSheet, type Piece } from "../layouts/piece";
-import { type Part, type PieceRole, type SectionBook, sectionOf } from "../parts";
-import { type JobPlan, standingWall } from "../plan";
-import { feet, metres, millimetres, type Nanometres, toMetres } from "../units";
+import type { Piece } from "../drawing/piece";
+import { type JobPlan, standingWall } from "../house";
+import { isWallPart, kindOf, type Part, type PartContext } from "../kinds";
+import { feet, metres, type Nanometres, toMetres } from "../units";
 import type { PartCount } from "./partCount";
 
 /** A piece as a solid in space, in metres: x and z on the ground, y up. */
@@ -9,7 +9,7 @@ export type Solid = {
   /** The part's id and the piece's. */
   readonly id: string;
   readonly partId: string;
-  readonly role: PieceRole;
+  readonly role: string;
   readonly storey: string;
   /** Corners of its face in the plane of its wall: along the wall, and up. */
   readonly outline: readonly (readonly [along: number, up: number])[];
@@ -26,7 +26,6 @@ type Stand = { readonly xNm: number; readonly yNm: number; readonly degrees: num
 
 /** Floor to floor where nobody has said: storeys are only pulled apart to be looked at. */
 const STOREY_NM = metres(3);
-const SHEET_NM: Nanometres = millimetres(12);
 const BESIDE_NM = feet(3);
 
 /** Where each counted wall stands: on the plan, or one behind the other beside the house. */
@@ -34,7 +33,7 @@ function standsOf(parts: readonly Part[], plan: JobPlan): ReadonlyMap<string, St
   const stands = new Map<string, Stand>();
   let looseNm = 0;
   for (const part of parts) {
-    if (part.kind !== "stud-wall") continue;
+    if (!isWallPart(part)) continue;
     const level = plan.storeys.findIndex((storey) => storey.name === part.storey);
     const liftNm = Math.max(0, level) * STOREY_NM;
     const standing = standingWall(part, plan);
@@ -57,22 +56,6 @@ function standsOf(parts: readonly Part[], plan: JobPlan): ReadonlyMap<string, St
   return stands;
 }
 
-/** How a piece lies across the wall: its near side from the middle, and its depth. */
-function across(piece: Piece, depthNm: Nanometres, sections: SectionBook): { nearNm: number; deepNm: number } {
-  if (isSheet(piece)) {
-    const outward = piece.role === "board-near" ? -1 : 1;
-    const offNm = depthNm / 2 + (piece.layer - 1) * SHEET_NM;
-    return { nearNm: outward > 0 ? offNm : -offNm - SHEET_NM, deepNm: SHEET_NM };
-  }
-  if (!isFraming(piece)) return { nearNm: -depthNm / 4, deepNm: depthNm / 2 };
-  const { thicknessNm, depthNm: ownNm } = sectionOf(sections, piece.sectionId);
-  if (piece.role === "header" || piece.role === "header-packing") {
-    return { nearNm: -depthNm / 2 + (piece.behind ?? 0) * thicknessNm, deepNm: thicknessNm };
-  }
-  if (piece.flat) return { nearNm: -depthNm / 2, deepNm: thicknessNm };
-  return { nearNm: -ownNm / 2, deepNm: ownNm };
-}
-
 function outlineOf(piece: Piece, liftNm: Nanometres): Solid["outline"] {
   const { xNm, yNm, widthNm, heightNm } = piece;
   const corners = ("points" in piece ? piece.points : undefined) ?? [
@@ -89,22 +72,22 @@ export function modelOf(
   counts: readonly PartCount[],
   parts: readonly Part[],
   plan: JobPlan,
-  sections: SectionBook,
+  context: PartContext,
 ): Solid[] {
   const stands = standsOf(parts, plan);
-  const walls = new Map(parts.flatMap((part) => (part.kind === "stud-wall" ? [[part.id, part] as const] : [])));
+  const byId = new Map(parts.map((part) => [part.id, part]));
   return counts.flatMap((count) => {
-    const wall = walls.get(count.partId);
+    const part = byId.get(count.partId);
     const stand = stands.get(count.partId);
-    if (!wall || !stand) return [];
-    const studs = sectionOf(sections, wall.parameters.studSize.value);
+    const across = part && kindOf(part).across;
+    if (!part || !stand || !across) return [];
     return count.pieces.map((piece): Solid => {
-      const { nearNm, deepNm } = across(piece, studs.depthNm, sections);
+      const { nearNm, deepNm } = across(part, piece, context);
       return {
         id: `${count.partId}/${piece.id}`,
         partId: count.partId,
         role: piece.role,
-        storey: wall.storey,
+        storey: part.storey,
         outline: outlineOf(piece, stand.liftNm),
         nearM: toMetres(nearNm),
         depthM: toMetres(deepNm),

@@ -1,6 +1,6 @@
 import type { Drawing } from "../drawing/drawing";
+import type { OpenPoint } from "../kinds";
 import type { Piece } from "../layouts";
-import type { OpenPoint } from "../parts";
 import type { Problem } from "../problems/problem";
 import type { CountLine } from "./countLine";
 

@@ -7,9 +7,9 @@ import {
   type Library,
   type Value,
 } from "../assemblies";
+import type { Part, PartContext, QuantityValues, Scalar } from "../kinds";
 import type { Piece } from "../layouts";
-import type { Part, PartContext, QuantityValues, Scalar } from "../parts";
-import type { LaidPart } from "./laidPart";
+import type { LaidPart } from "../layouts/laidPart";
 
 /** An assembly as it applies to one part. */
 export type Applied = {

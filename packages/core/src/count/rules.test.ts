@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { type Assembly, type AssemblyRule, blankAssembly, type Library } from "../assemblies";
+import { measured, PART_KINDS, type Part, type SpotsPart, type StudWall, type WallTotals } from "../kinds";
 import { orderJob } from "../order";
-import { measured, PART_KINDS, type Part, type SpotsPart, type StudWall, type WallTotals } from "../parts";
 import { assemblyOf, contexts, library, openingOf, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, metres, millimetres, priceTimes, sumMoney } from "../units";
 import { type CountLine, compareCounts, countJob, countPart, marksOf, quantityText, runExamples } from "./index";

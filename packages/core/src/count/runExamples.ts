@@ -1,8 +1,17 @@
 import { type Assembly, type AssemblyExample, type Library, partContext, settlePart } from "../assemblies";
-import { enterDimension, kindOf, type Opening, PART_KINDS, type Part, type PartContext, type StudWall } from "../parts";
+import {
+  enterDimension,
+  isWallPart,
+  kindOf,
+  type Opening,
+  PART_KINDS,
+  type Part,
+  type PartContext,
+  type WallPart,
+} from "../kinds";
 import { parseLength } from "../units";
 import { countPart } from "./countPart";
-import { exampleChoices, withChoices } from "./exampleChoices";
+import { exampleChoices } from "./exampleChoices";
 
 export type ExampleResult = {
   readonly name: string;
@@ -42,22 +51,32 @@ function runExample(assembly: Assembly, example: AssemblyExample, library: Libra
 function examplePart(assembly: Assembly, example: AssemblyExample, library: Library): Part | string {
   const context = partContext(assembly.system, library);
   const ref = { id: assembly.id, version: assembly.version };
-  const start = PART_KINDS[assembly.appliesTo].defaults("example", example.name, context);
+  const start: Part = PART_KINDS[assembly.appliesTo].defaults("example", example.name, context);
   const choices = exampleChoices(assembly, example.choices, library);
   if (typeof choices === "string") return choices;
-  const countless = Object.keys(example.counts).find((name) => start.kind !== "spots" || name !== "count");
-  if (countless !== undefined) return `There is no count “${countless}” here.`;
+  const counted = withCounts(start, example.counts);
+  if (typeof counted === "string") return counted;
+  const { slot } = kindOf(counted);
   const applied: Part =
-    start.kind === "stud-wall" && assembly.framing
-      ? withChoices({ ...start, assembly: ref }, choices)
-      : { ...start, uses: [{ id: "example", assembly: ref, choices }] };
-  const figured = withFigures(withCounts(applied, example.counts), example.figures, context, library);
-  if (typeof figured === "string" || figured.kind !== "stud-wall") return figured;
+    slot && assembly.framing
+      ? slot.choose(slot.fill(counted, ref), choices)
+      : { ...counted, uses: [{ id: "example", assembly: ref, choices }] };
+  const figured = withFigures(applied, example.figures, context, library);
+  if (typeof figured === "string" || !isWallPart(figured)) return figured;
   return withOpenings(figured, example, context);
 }
 
-const withCounts = (part: Part, counts: Readonly<Record<string, number>>): Part =>
-  part.kind === "spots" ? { ...part, count: counts.count ?? part.count } : part;
+/** With counts that are no figures: of spots. */
+function withCounts(part: Part, counts: Readonly<Record<string, number>>): Part | string {
+  const { withCount } = kindOf(part);
+  let counted = part;
+  for (const [name, count] of Object.entries(counts)) {
+    const changed = withCount?.(counted, name, count);
+    if (!changed) return `There is no count “${name}” here.`;
+    counted = changed;
+  }
+  return counted;
+}
 
 function withFigures(
   part: Part,
@@ -81,7 +100,7 @@ function withFigures(
   return built;
 }
 
-function withOpenings(wall: StudWall, { openings }: AssemblyExample, context: PartContext): StudWall | string {
+function withOpenings(wall: WallPart, { openings }: AssemblyExample, context: PartContext): WallPart | string {
   const read: Opening[] = [];
   for (const [index, given] of openings.entries()) {
     const id = `opening-${index + 1}`;

@@ -1,5 +1,5 @@
 import { type CompiledAssembly, fillTemplate, type Ground, type KnownName, type Value } from "../assemblies";
-import { choiceWords, type PartContext } from "../parts";
+import { choiceWords, type PartContext } from "../kinds";
 import { ownValue } from "../records/ownValue";
 import { formatArea, formatLengthInWords, formatRunningLength, formatSpacing, formatVolume, NM_PER_M } from "../units";
 

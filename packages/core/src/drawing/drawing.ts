@@ -2,37 +2,10 @@ import type { Direction, Point } from "../geometry/point";
 import type { Rectangle } from "../geometry/rectangle";
 import type { Nanometres } from "../units";
 
-/** What a shape stands for; renderers decide its look. */
-export type DrawnRole =
-  | "outline"
-  | "opening"
-  | "bottom-plate"
-  | "treated-plate"
-  | "top-plate"
-  | "cap-plate"
-  | "flat-plate"
-  | "stud"
-  | "corner-stud"
-  | "meeting-stud"
-  | "ladder-block"
-  | "king"
-  | "jack"
-  | "cripple-above"
-  | "cripple-below"
-  | "header"
-  | "header-packing"
-  | "sill"
-  | "blocking"
-  | "sheathing"
-  | "board-near"
-  | "board-far"
-  | "anchor-bolt"
-  | "hold-down"
-  | "board-clip";
-
 export type DrawnRectangle = Rectangle & {
   readonly id: string;
-  readonly role: DrawnRole;
+  /** What it stands for: the outline, an opening, or what a placed piece is. Renderers decide its look. */
+  readonly role: string;
   /** Its corners in order, where it is not the rectangle: a rafter end, a plate along a slope. */
   readonly points?: readonly Point[] | undefined;
 };

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { assemblyRecord, assemblySchema, houseStandardSchema, standardRecord } from "../assemblies/records";
 import { jobRecord, jobSchema } from "../job/records";
+import { isFromNewer, type Part, PHOTO_TYPES, partSchema, readPart, type UnknownPart, unknownPart } from "../kinds";
 import { recordOf } from "../migrations/fields";
 import { versionOf } from "../migrations/migrate";
-import { isFromNewer, type Part, PHOTO_TYPES, partSchema, readPart, type UnknownPart, unknownPart } from "../parts";
 import { type Parsed, type Problem, parsed, problem, refused } from "../problems/problem";
 import { quoteDocumentRecord, quoteDocumentSchema } from "../quote";
 import { readRecord } from "../records/recordKind";

@@ -1,7 +1,7 @@
 import { z } from "zod";
+import { assemblyRefSchema } from "../kinds";
 import type { Migration } from "../migrations/migrate";
 import { usualCutting } from "../order/records";
-import { assemblyRefSchema } from "../parts";
 import { pricingRecord, pricingSchema } from "../price/records";
 import { quoteSettingsRecord, quoteSettingsSchema } from "../quote";
 import type { RecordKind } from "../records/recordKind";

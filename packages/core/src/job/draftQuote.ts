@@ -1,5 +1,5 @@
-import type { Part } from "../parts";
-import { planJob, resolveParts } from "../plan";
+import { planJob, resolveParts } from "../house";
+import type { Part } from "../kinds";
 import { type QuoteDocument, quoteJob } from "../quote";
 import type { Reckoning } from "./reckoning";
 import type { Job } from "./schema";

@@ -1,8 +1,8 @@
 import { type Library, standardProductivity } from "../assemblies";
 import { countPart } from "../count";
+import { planJob, resolveParts, surroundingsOf } from "../house";
+import type { Part } from "../kinds";
 import { type Cutter, cutQuickly, orderJob, type PriceItem, withLongestSold } from "../order";
-import { ALONE, type Part } from "../parts";
-import { planJob, resolveParts, surroundingsOf } from "../plan";
 import { buildUpJob } from "../price";
 import type { Quantities, Reckoning } from "./reckoning";
 import type { Job } from "./schema";
@@ -26,9 +26,7 @@ export function countAndOrder(
 ): Quantities {
   const plan = planJob(parts);
   const sold = withLongestSold(library, priceList);
-  const counts = resolveParts(parts, plan).map((part) =>
-    count(part, job.system, sold, part.kind === "room" ? surroundingsOf(plan, part.id) : ALONE),
-  );
+  const counts = resolveParts(parts, plan).map((part) => count(part, job.system, sold, surroundingsOf(plan, part.id)));
   const lines = counts.flatMap((each) => each.lines);
   return { counts, order: orderJob(lines, priceList, job.system, job.cutting, cut) };
 }

@@ -1,6 +1,6 @@
 import { z } from "zod";
+import { assemblyRefSchema } from "../kinds";
 import { cuttingSettingsSchema } from "../order/records";
-import { assemblyRefSchema } from "../parts";
 import { pricingRecord, pricingSchema } from "../price/records";
 import { jobQuoteSchema, quoteSettingsRecord } from "../quote";
 import type { RecordKind } from "../records/recordKind";

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { areaUnder, type Profile } from "../parts";
+import { areaUnder, type Profile } from "../kinds";
 import { feet, inches } from "../units";
 import { lappedCourses } from "./courses";
 

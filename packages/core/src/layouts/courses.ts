@@ -1,4 +1,4 @@
-import { type Profile, slopeOf } from "../parts";
+import { type Profile, slopeOf } from "../kinds";
 import { type Nanometres, toMetres } from "../units";
 
 /** More courses than this up a wall is a slip of the figures. */

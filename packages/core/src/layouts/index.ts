@@ -1,4 +1,5 @@
+export * from "../drawing/piece";
+export * from "./build";
 export * from "./courses";
-export * from "./piece";
+export * from "./laidPart";
 export * from "./sheets";
-export * from "./stud-wall";

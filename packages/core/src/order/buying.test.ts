@@ -1,5 +1,5 @@
 import { countPart } from "../count";
-import { FRAMING_PARAMETERS, PART_KINDS, type Part, rectangleDefaults, type StudWall } from "../parts";
+import { FRAMING_PARAMETERS, PART_KINDS, type Part, rectangleDefaults, type StudWall } from "../kinds";
 import { assemblyOf, contexts, library, starterPriceList, wallOf } from "../testing/library";
 import { entered } from "../testing/rooms";
 import { feet, formatLength, inches, type MeasuringSystem, metres, millimetres } from "../units";

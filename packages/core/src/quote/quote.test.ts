@@ -1,5 +1,5 @@
-import { openingsText } from "../count/stud-wall/words";
 import { draftQuote, reckonJob, startJob } from "../job";
+import { openingsText } from "../kinds/stud-wall/build/words";
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, sumMoney } from "../units";
 import { addDays, quoteDocumentSchema } from "./index";

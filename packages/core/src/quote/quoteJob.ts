@@ -1,5 +1,5 @@
 import type { PartCount } from "../count";
-import type { Part } from "../parts";
+import type { Part } from "../kinds";
 import type { BuildUp } from "../price";
 import type { MeasuringSystem } from "../units";
 import type { QuoteDocument } from "./document";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { photoSchema } from "../parts";
+import { photoSchema } from "../kinds";
 import type { RecordKind } from "../records/recordKind";
 
 /** What the builder chooses about a quote; the rest follows from the job. */

@@ -1,9 +1,9 @@
 import { assemblyRecord, blankAssembly, plainSet, standardRecord } from "../assemblies";
 import { companySettingsRecord, jobRecord, startJob } from "../job";
+import { PART_KINDS, readPart, readStoredPart, unknownPart } from "../kinds";
 import type { Migration } from "../migrations/migrate";
 import { newestVersion } from "../migrations/migrate";
 import { priceItemRecord } from "../order";
-import { PART_KINDS, readPart, readStoredPart, unknownPart } from "../parts";
 import { pricingRecord } from "../price";
 import { quoteDocumentRecord, quoteSettingsRecord } from "../quote";
 import { assemblyOf, contexts, library, openingOf, starterCompanySettings, starterPriceList } from "../testing/library";

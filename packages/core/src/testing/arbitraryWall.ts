@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { measured, type Opening, type StudWall, studWallKind, type WallShape } from "../parts";
+import { measured, type Opening, type StudWall, studWallKind, type WallShape } from "../kinds";
 import { inches } from "../units";
 import { contexts, openingOf, wallOf } from "./library";
 

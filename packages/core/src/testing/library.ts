@@ -9,7 +9,7 @@ import {
   type ParameterName,
   type StudWall,
   studWallKind,
-} from "../parts";
+} from "../kinds";
 import type { MeasuringSystem, Nanometres } from "../units";
 
 export { library, starterCompanySettings, starterPriceList };

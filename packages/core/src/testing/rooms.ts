@@ -1,4 +1,4 @@
-import { enterDimension, type PartContext, type Room, roomDefaults, roomKind, walkOn, withTurn } from "../parts";
+import { enterDimension, type PartContext, type Room, roomDefaults, roomKind, walkOn, withTurn } from "../kinds";
 import { contexts } from "./library";
 
 /** One run of a walk: what the tape read, and the turn at its end in degrees, left above zero; square right if not given. */

@@ -3,6 +3,8 @@ export * from "./boardFeet";
 export * from "./counting";
 export * from "./formatLength";
 export * from "./length";
+export * from "./listed";
 export * from "./money";
 export * from "./parseLength";
+export * from "./quantityType";
 export * from "./volume";

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from "node:util";
-import type { AssemblyRef, Job, JobFile, Part } from "@wide-porch/core";
+import { type AssemblyRef, type Job, type JobFile, type Part, withAssemblies } from "@wide-porch/core";
 import type { EntityManager, EntitySchema } from "typeorm";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "../assemblies/entity";
 import { resultsOf } from "../assemblies/results";
@@ -24,11 +24,7 @@ export async function bringAlong(
   const { job } = file;
   return {
     job: { ...job, standard: job.standard && renamed(job.standard, standards) },
-    part: (part) => {
-      const uses = part.uses.map((use) => ({ ...use, assembly: renamed(use.assembly, assemblies) }));
-      const framed = part.kind === "stud-wall" || part.kind === "wall-totals";
-      return framed ? { ...part, uses, assembly: renamed(part.assembly, assemblies) } : { ...part, uses };
-    },
+    part: (part) => withAssemblies(part, (ref) => renamed(ref, assemblies)),
   };
 }
 

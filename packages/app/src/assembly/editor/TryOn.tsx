@@ -1,6 +1,7 @@
 import {
-  ALONE,
   type Assembly,
+  assemblyKindOf,
+  kindOf,
   type Part,
   planJob,
   resolveParts,
@@ -21,8 +22,6 @@ import { reckoner } from "../../worker/reckoner";
 export type Tried = { readonly part: Part; readonly around: Surroundings };
 
 const NONE = "";
-const kindFor = (part: Part): string => (part.kind === "wall-totals" ? "stud-wall" : part.kind);
-
 /** Which part of which job an assembly is tried on while it is written. */
 export function TryOn({
   assembly,
@@ -42,11 +41,14 @@ export function TryOn({
   const { parts, plan } = useMemo(() => {
     const all = (full.data?.parts ?? []).map((each) => each.part);
     const ofJob = planJob(all);
-    return { parts: resolveParts(all, ofJob).filter((part) => kindFor(part) === assembly.appliesTo), plan: ofJob };
+    return {
+      parts: resolveParts(all, ofJob).filter((part) => assemblyKindOf(part) === assembly.appliesTo),
+      plan: ofJob,
+    };
   }, [full.data, assembly.appliesTo]);
   const part = parts.find((each) => each.id === partId) ?? parts[0];
   useEffect(() => {
-    onChoose(part && { part, around: part.kind === "room" ? surroundingsOf(plan, part.id) : ALONE });
+    onChoose(part && { part, around: surroundingsOf(plan, part.id) });
   }, [part, plan, onChoose]);
   if (offered.length === 0) return <Faint>Start a job of this measuring system to try the rules on its parts.</Faint>;
   return (
@@ -75,8 +77,8 @@ export function TryOn({
 /** The part as if the assembly applied to it alone. */
 function applied({ part }: Tried, assembly: Assembly): Part {
   const ref = { id: assembly.id, version: assembly.version };
-  const framed = part.kind === "stud-wall" || part.kind === "wall-totals";
-  if (framed && assembly.framing) return { ...part, assembly: ref, uses: [], handSet: [] };
+  const { slot } = kindOf(part);
+  if (slot && assembly.framing) return slot.fill({ ...part, uses: [], handSet: [] }, ref);
   return { ...part, uses: [{ id: "try", assembly: ref, choices: {} }], handSet: [] };
 }
 

@@ -1,4 +1,4 @@
-import { type Assembly, FRAMING_PARAMETERS, formatSpacing, type Scalar } from "@wide-porch/core";
+import { type Assembly, formatSpacing, type Scalar, slotParametersOf } from "@wide-porch/core";
 import { readValue } from "../ParameterField";
 
 export type Read<T> = { readonly value: T } | { readonly problem: string };
@@ -60,11 +60,13 @@ export function expectedIn(text: string): Read<{ rule: string; quantity: number 
   return "problem" in read ? read : { value: read.value.map(([rule, quantity]) => ({ rule, quantity })) };
 }
 
-type Named = Pick<Assembly, "parameters" | "framing" | "system">;
+type Named = Pick<Assembly, "parameters" | "framing" | "system" | "appliesTo">;
 
-const kindOf = ({ parameters, framing }: Named, name: string) =>
-  (parameters.find((each) => each.name === name) ?? (framing && FRAMING_PARAMETERS.find((each) => each.name === name)))
-    ?.kind;
+const kindOf = ({ parameters, framing, appliesTo }: Named, name: string) =>
+  (
+    parameters.find((each) => each.name === name) ??
+    (framing && slotParametersOf(appliesTo).find((each) => each.name === name))
+  )?.kind;
 
 /** Choices by what each parameter is: `bearing = yes`, `spacing = 16 in`. A length stays as it is typed. */
 export const choicesIn = (text: string, assembly: Named): Read<Record<string, Scalar>> =>

@@ -1,4 +1,4 @@
-import { type CountLine, modelOf, type PartCount, type PieceRole } from "@wide-porch/core";
+import { type CountLine, modelOf, type PartCount, roleOf } from "@wide-porch/core";
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../../components/Button";
@@ -19,36 +19,26 @@ type Props = {
 
 const ALL = "";
 
-const GROUPS: readonly { readonly label: string; readonly roles: readonly PieceRole[] }[] = [
-  { label: "Plates", roles: ["bottom-plate", "treated-plate", "top-plate", "cap-plate"] },
-  { label: "Studs", roles: ["stud", "corner-stud", "meeting-stud", "king", "jack"] },
-  { label: "Headers", roles: ["header", "header-packing", "flat-plate"] },
-  { label: "Small framing", roles: ["sill", "cripple-above", "cripple-below", "blocking", "ladder-block"] },
-  { label: "Sheathing", roles: ["sheathing"] },
-  { label: "Boards", roles: ["board-near", "board-far"] },
-  { label: "Hardware", roles: ["anchor-bolt", "hold-down", "board-clip"] },
-];
+/** What is hidden at first: it lies over what one wants to see. */
+const COVERS: readonly string[] = ["Sheathing", "Boards"];
+const groupOf = (role: string): string => roleOf(role)?.group ?? "";
 
 /** The framing as it stands: turned by dragging, cut by storey, with what is in the way hidden. */
 export function ModelView({ counts, onOpen, litLine }: Props) {
   const { resolved, plan, context } = useJob();
   const [storey, setStorey] = useState(ALL);
-  const [hidden, setHidden] = useState<readonly string[]>(["Sheathing", "Boards"]);
-  const all = useMemo(
-    () => modelOf(counts, resolved, plan, context.sections),
-    [counts, resolved, plan, context.sections],
-  );
+  const [hidden, setHidden] = useState(COVERS);
+  const all = useMemo(() => modelOf(counts, resolved, plan, context), [counts, resolved, plan, context]);
   const storeys = [...new Set(all.map((solid) => solid.storey))];
   const solids = useMemo(() => {
-    const away = new Set(GROUPS.filter((group) => hidden.includes(group.label)).flatMap((group) => group.roles));
-    return all.filter((solid) => !away.has(solid.role) && (storey === ALL || solid.storey === storey));
+    const away = new Set(hidden);
+    return all.filter((solid) => !away.has(groupOf(solid.role)) && (storey === ALL || solid.storey === storey));
   }, [all, hidden, storey]);
   const lit = useMemo(() => new Set(litLine?.pieceIds.map((id) => `${litLine.partId}/${id}`) ?? []), [litLine]);
   // What is to be seen is not hidden. Told by name, so that a new count does not show again what was hidden since.
   const litGroups = useMemo(() => {
-    const roles = new Set(all.filter((solid) => lit.has(solid.id)).map((solid) => solid.role));
-    const groups = GROUPS.filter((group) => group.roles.some((role) => roles.has(role)));
-    return groups.map((group) => group.label).join("|");
+    const roles = all.filter((solid) => lit.has(solid.id)).map((solid) => solid.role);
+    return [...new Set(roles.map(groupOf))].join("|");
   }, [all, lit]);
   useEffect(() => {
     const shown = litGroups.split("|");
@@ -64,6 +54,7 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
     },
     [counts, onOpen],
   );
+  const groups = useMemo(() => [...new Set(all.map((solid) => groupOf(solid.role)))].toSorted(), [all]);
   const [camera, setCamera] = useState<Camera>();
   // A function given to a setter would be called: it is wrapped.
   const keepCamera = useCallback((take: Camera) => setCamera(() => take), []);
@@ -87,7 +78,7 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
       <View className="gap-1">
         <Faint>Hide</Faint>
         <View className="flex-row flex-wrap gap-2">
-          {GROUPS.filter((group) => all.some((solid) => group.roles.includes(solid.role))).map(({ label }) => {
+          {groups.map((label) => {
             const away = hidden.includes(label);
             return (
               <Button

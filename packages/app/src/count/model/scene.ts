@@ -15,14 +15,14 @@ import {
   Shape,
   Vector3,
 } from "three";
-import { TIMBER } from "../../theme/tokens";
+import { TONES, toneOf } from "../../theme/tokens";
 
 const LIT = "#1b4d39";
 
 /** Solids as meshes, each carrying the id of its piece. */
 export function meshesOf(solids: readonly Solid[], lit: ReadonlySet<string>): Group {
   const group = new Group();
-  const edge = new LineBasicMaterial({ color: TIMBER.edge, transparent: true, opacity: 0.45 });
+  const edge = new LineBasicMaterial({ color: TONES.edge, transparent: true, opacity: 0.45 });
   for (const solid of solids) {
     const [first, ...rest] = solid.outline;
     if (!first) continue;
@@ -34,7 +34,7 @@ export function meshesOf(solids: readonly Solid[], lit: ReadonlySet<string>): Gr
     const isLit = lit.has(solid.id);
     const dim = lit.size > 0 && !isLit;
     const material = new MeshLambertMaterial({
-      color: isLit ? LIT : TIMBER[solid.role],
+      color: isLit ? LIT : toneOf(solid.role),
       transparent: dim,
       opacity: dim ? 0.35 : 1,
     });

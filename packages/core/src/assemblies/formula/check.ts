@@ -1,7 +1,7 @@
 import { distance } from "fastest-levenshtein";
-import { isPieceRole, PIECE_ROLES, SHEET_ROLES } from "../../parts";
+import type { FunctionSignature, Takes } from "../../kinds";
 import type { Expression, FormulaProblem, Span } from "./expression";
-import { type FormulaFunction, FUNCTIONS, functionOf, type Takes } from "./functions";
+import type { Language } from "./language";
 import {
   COUNT,
   type Dims,
@@ -52,6 +52,7 @@ class Checker {
   constructor(
     private readonly text: string,
     private readonly names: NameTypes,
+    private readonly language: Language,
   ) {}
 
   private quote({ span }: Expression): string {
@@ -82,7 +83,8 @@ class Checker {
   private name(name: string, span: Span): FormulaType {
     const type = this.names.get(name) ?? unitOf(name)?.type;
     if (type) return type;
-    if (functionOf(name)) return mistake("function-alone", `“${name}” needs brackets: ${name}(…).`, span);
+    if (this.language.functions.get(name))
+      return mistake("function-alone", `“${name}” needs brackets: ${name}(…).`, span);
     const all = [...this.names.keys(), ...Object.keys(UNITS)];
     return mistake("unknown-name", `There is no “${name}” here.${orNearest(name, all)}`, span);
   }
@@ -193,12 +195,12 @@ class Checker {
 
   private call(expression: Expression & { is: "call" }): FormulaType {
     const { name, nameSpan, args } = expression;
-    const found = functionOf(name);
+    const found = this.language.functions.get(name);
     if (!found) {
       if (this.names.has(name)) {
         return mistake("not-a-function", `“${name}” is a value: write × between it and the bracket.`, nameSpan);
       }
-      const all = FUNCTIONS.map((each) => each.name);
+      const all = this.language.functions.keys();
       return mistake("unknown-function", `There is no “${name}(…)”.${orNearest(name, all)}`, nameSpan);
     }
     this.arguments(found, expression);
@@ -225,7 +227,7 @@ class Checker {
     );
   }
 
-  private arguments({ name, takes }: FormulaFunction, { args, nameSpan }: Expression & { is: "call" }): void {
+  private arguments({ name, takes }: FunctionSignature, { args, nameSpan }: Expression & { is: "call" }): void {
     const last = takes[takes.length - 1];
     const many = last === "roles" || last === "same";
     if (args.length < takes.length || (!many && args.length > takes.length)) {
@@ -262,13 +264,14 @@ class Checker {
   }
 
   private role(takes: "roles" | "sheet-role", arg: Expression): void {
-    const roles: readonly string[] = takes === "roles" ? PIECE_ROLES : SHEET_ROLES;
+    const roles = this.language.roles.filter((role) => takes === "roles" || role.form === "sheet").map(({ id }) => id);
     if (arg.is !== "text") {
-      mistake("not-a-role", `Here goes a role in quotes, such as "${roles[0]}".`, arg.span);
+      mistake("not-a-role", `Here goes a role in quotes, such as "${roles[0] ?? "stud"}".`, arg.span);
       return;
     }
-    if (roles.includes(arg.value) && isPieceRole(arg.value)) return;
-    mistake("unknown-role", `There is no role “${arg.value}”.${orNearest(arg.value, roles)}`, arg.span);
+    if (roles.includes(arg.value)) return;
+    const none = roles.length === 0 ? " Nothing is laid out on such a part." : orNearest(arg.value, roles);
+    mistake("unknown-role", `There is no role “${arg.value}”.${none}`, arg.span);
   }
 
   private allAlike(args: readonly Expression[]): void {
@@ -298,9 +301,14 @@ const TAKES_WORDS: Record<Takes, string> = {
 const isZero = (expression: Expression): boolean => expression.is === "number" && expression.value === 0;
 
 /** What a formula gives, by its units; or the first thing wrong with it, in words, and where. */
-export function checkFormula(text: string, expression: Expression, names: NameTypes): CheckedFormula {
+export function checkFormula(
+  text: string,
+  expression: Expression,
+  names: NameTypes,
+  language: Language,
+): CheckedFormula {
   try {
-    return { ok: true, type: new Checker(text, names).typeOf(expression) };
+    return { ok: true, type: new Checker(text, names, language).typeOf(expression) };
   } catch (error) {
     if (error instanceof Mistake) return { ok: false, problem: error.problem };
     throw error;

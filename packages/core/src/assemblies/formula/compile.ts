@@ -1,6 +1,6 @@
-import type { Expression, FormulaProblem } from "./expression";
-import { functionOf, type Value } from "./functions";
-import type { LaidOut } from "./laidOut";
+import type { Expression, FormulaProblem, Span } from "./expression";
+import { functionOf } from "./functions";
+import type { LaidOut, Value } from "./laidOut";
 import { unitOf } from "./words";
 
 /** What a formula is worked out over. */
@@ -33,7 +33,7 @@ function sumOf(a: number, b: number): number {
   return Math.abs(sum) <= ROUNDING * Math.max(Math.abs(a), Math.abs(b)) ? 0 : sum;
 }
 
-function run(expression: Expression): Run {
+function runOf(expression: Expression): Run {
   switch (expression.is) {
     case "number":
     case "text":
@@ -44,11 +44,11 @@ function run(expression: Expression): Run {
     case "name":
       return runName(expression);
     case "unary": {
-      const of = run(expression.of);
+      const of = runOf(expression.of);
       return expression.operator === "-" ? (ground) => -numberOf(of(ground)) : (ground) => of(ground) !== true;
     }
     case "if": {
-      const [when, then, otherwise] = [run(expression.when), run(expression.then), run(expression.otherwise)];
+      const [when, then, otherwise] = [runOf(expression.when), runOf(expression.then), runOf(expression.otherwise)];
       return (ground) => (when(ground) === true ? then(ground) : otherwise(ground));
     }
     case "call":
@@ -68,25 +68,29 @@ function runName({ name, span }: Expression & { is: "name" }): Run {
 }
 
 function runCall({ name, args, nameSpan }: Expression & { is: "call" }): Run {
-  const found = functionOf(name);
-  if (!found) {
-    return () => {
-      throw new Fault({ code: "unknown-function", message: `There is no “${name}(…)”.`, span: nameSpan });
-    };
-  }
+  const run = functionOf(name)?.run ?? askOfLayout(name, nameSpan);
   const texts = args.flatMap((arg) => (arg.is === "text" ? [arg.value] : []));
   // Most calls name roles and nothing else: `pieces("stud")`.
-  if (texts.length === args.length) return ({ laid }) => found.run(texts, laid);
-  const runs = args.map(run);
+  if (texts.length === args.length) return ({ laid }) => run(texts, laid);
+  const runs = args.map(runOf);
   return (ground) =>
-    found.run(
+    run(
       runs.map((each) => each(ground)),
       ground.laid,
     );
 }
 
+/** A function of the part's kind, which its layout answers. */
+const askOfLayout =
+  (name: string, span: Span) =>
+  (args: readonly Value[], laid: LaidOut): number => {
+    const answer = laid.ask(name, args);
+    if (answer !== undefined) return answer;
+    throw new Fault({ code: "unknown-function", message: `Nothing here can tell “${name}(…)”.`, span });
+  };
+
 function runBinary({ operator, left, right }: Expression & { is: "binary" }): Run {
-  const [a, b] = [run(left), run(right)];
+  const [a, b] = [runOf(left), runOf(right)];
   switch (operator) {
     case "+":
       return (ground) => sumOf(numberOf(a(ground)), numberOf(b(ground)));
@@ -127,7 +131,7 @@ function runBinary({ operator, left, right }: Expression & { is: "binary" }): Ru
 
 /** A formula ready to be worked out many times. A result that is no number is a problem, never a figure. */
 export function compileFormula(expression: Expression): CompiledFormula {
-  const compiled = run(expression);
+  const compiled = runOf(expression);
   return (ground) => {
     try {
       const value = compiled(ground);

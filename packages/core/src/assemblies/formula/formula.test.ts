@@ -6,6 +6,7 @@ import {
   type FormulaType,
   HOURS,
   LENGTH,
+  languageOf,
   NOTHING_LAID_OUT,
   parseFormula,
   TEXT,
@@ -40,7 +41,7 @@ const ground = { values, laid: NOTHING_LAID_OUT };
 
 function check(text: string) {
   const parsed = parseFormula(text);
-  return parsed.ok ? checkFormula(text, parsed.expression, names) : parsed;
+  return parsed.ok ? checkFormula(text, parsed.expression, names, languageOf("stud-wall")) : parsed;
 }
 
 function work(text: string) {
@@ -274,7 +275,7 @@ describe("a choice compared with a word", () => {
   const told = (text: string): string => {
     const parsed = parseFormula(text);
     if (!parsed.ok) return parsed.problem.message;
-    const checked = checkFormula(text, parsed.expression, among);
+    const checked = checkFormula(text, parsed.expression, among, languageOf("stud-wall"));
     return checked.ok ? typeWords(checked.type) : checked.problem.message;
   };
 

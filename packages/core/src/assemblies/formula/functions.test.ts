@@ -1,6 +1,6 @@
 import { feet, inches, toMetres } from "../../units";
-import { fixingsInSheet, functionOf, roundDown, roundUp, type Value } from "./functions";
-import { NOTHING_LAID_OUT } from "./laidOut";
+import { fixingsInSheet, functionOf, roundDown, roundUp } from "./functions";
+import { NOTHING_LAID_OUT, type Value } from "./laidOut";
 
 const sizes: Record<string, { widthNm: number; heightNm: number }> = {
   "4x8": { widthNm: feet(4), heightNm: feet(8) },
@@ -8,10 +8,8 @@ const sizes: Record<string, { widthNm: number; heightNm: number }> = {
 };
 const laid = {
   ...NOTHING_LAID_OUT,
-  frameM2: 1.5,
   sheetSize: (id: string) => sizes[id],
   lengthsNm: (role: string) => (role === "stud" ? [feet(8), feet(8)] : role === "bottom-plate" ? [feet(12)] : []),
-  lappedM2: (widthNm: number, lapNm: number) => (widthNm > lapNm ? toMetres(widthNm) * 3 : undefined),
 };
 const run = (name: string, ...args: Value[]): number | undefined => functionOf(name)?.run(args, laid);
 const metres = (inch: number): number => toMetres(inches(inch));
@@ -52,16 +50,9 @@ describe("what a formula asks of the pieces laid out", () => {
     expect([run("along", 0, "stud"), run("along", -1, "stud"), run("along", 1e300, "stud")]).toEqual([NaN, NaN, NaN]);
   });
 
-  it("is what a sheet covers, the frame's own face, and a roll's area with its laps", () => {
+  it("is what a sheet covers", () => {
     expect(run("sheetCover", "4x8")).toBeCloseTo(32 * 0.09290304, 12);
     expect(run("sheetCover", "none")).toBeNaN();
-    expect(run("frameArea")).toBe(1.5);
-    expect(run("lapped", metres(108), metres(6))).toBeCloseTo(3 * 108 * 0.0254, 9);
-    expect(run("lapped", metres(6), metres(6))).toBeNaN();
-    expect([run("sheets", "sheathing"), run("cover", "sheathing"), run("sheetFixings", "sheathing", 1, 1)]).toEqual([
-      0, 0, 0,
-    ]);
-    expect(run("sheetFixings", "sheathing", 0, 1)).toBeNaN();
   });
 });
 

@@ -1,31 +1,21 @@
-import { isPieceRole, type PieceRole, SHEET_ROLES, type SheetRole } from "../../parts";
+import type { FunctionSignature } from "../../kinds";
 import { areaOf, type Nanometres, NM_PER_M, piecesAtSpacing, spacesIn } from "../../units";
-import type { LaidOut, SheetDimensions } from "./laidOut";
-import { AREA, COUNT, type FormulaType, LENGTH } from "./types";
+import type { LaidOut, SheetDimensions, Value } from "./laidOut";
+import { AREA, COUNT, LENGTH } from "./types";
 
-export type Value = number | boolean | string;
-
-/** What a function asks of its arguments. `role…` is one or more roles in quotes; `same` is any quantity, all alike. */
-export type Takes = "count" | "length" | "roles" | "sheet-role" | "sheet-size" | "same" | "number";
-
-export type FormulaFunction = {
-  readonly name: string;
-  readonly takes: readonly Takes[];
-  /** `same` is the type of the arguments. */
-  readonly gives: FormulaType | "same" | "root";
-  readonly says: string;
+/** A function of the language itself; those that a kind of part adds are asked of its layout. */
+export type FormulaFunction = FunctionSignature & {
   readonly run: (args: readonly Value[], laid: LaidOut) => number;
 };
 
 const number = (value: Value | undefined): number => (typeof value === "number" ? value : Number.NaN);
-const isRole = (value: Value): value is PieceRole => typeof value === "string" && isPieceRole(value);
-const sheetRole = (value: Value | undefined): SheetRole | undefined => SHEET_ROLES.find((role) => role === value);
+const isText = (value: Value): value is string => typeof value === "string";
 /** A length above nothing in whole nanometres; undefined for one that is none, or so large that it cannot be exact. */
-function positiveNm(value: Value | undefined): Nanometres | undefined {
+export function positiveNm(value: Value | undefined): Nanometres | undefined {
   const lengthNm = Math.round(number(value) * NM_PER_M);
   return Number.isSafeInteger(lengthNm) && lengthNm > 0 ? lengthNm : undefined;
 }
-const nanometres = (value: Value | undefined): Nanometres => Math.round(number(value) * NM_PER_M);
+export const nanometres = (value: Value | undefined): Nanometres => Math.round(number(value) * NM_PER_M);
 
 /** Rounding that a hair does not move: 12 ft over 16 in is 9, never 10. */
 const NEAR = 1e-9;
@@ -54,13 +44,14 @@ export function fixingsInSheet(
   return edge + supportsInside * Math.max(0, spacesIn(sheet.heightNm, fieldNm) - 1);
 }
 
-/** Every function a formula can use. */
+/** Every function that any formula can use. */
 export const FUNCTIONS: readonly FormulaFunction[] = [
   {
     name: "ceil",
     takes: ["count"],
     gives: COUNT,
     says: "rounded up to a whole number",
+    example: "ceil( )",
     run: ([x]) => roundUp(number(x)),
   },
   {
@@ -68,6 +59,7 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     takes: ["count"],
     gives: COUNT,
     says: "rounded down to a whole number",
+    example: "floor( )",
     run: ([x]) => roundDown(number(x)),
   },
   {
@@ -75,6 +67,7 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     takes: ["count"],
     gives: COUNT,
     says: "rounded to the nearest whole number",
+    example: "round( )",
     run: ([x]) => roundHalf(number(x)),
   },
   {
@@ -82,6 +75,7 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     takes: ["same"],
     gives: "same",
     says: "the least of them",
+    example: "min( , )",
     run: (args) => Math.min(...args.map(number)),
   },
   {
@@ -89,18 +83,35 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     takes: ["same"],
     gives: "same",
     says: "the most of them",
+    example: "max( , )",
     run: (args) => Math.max(...args.map(number)),
   },
-  { name: "abs", takes: ["number"], gives: "same", says: "without its sign", run: ([x]) => Math.abs(number(x)) },
-  { name: "sqrt", takes: ["number"], gives: "root", says: "the square root", run: ([x]) => Math.sqrt(number(x)) },
+  {
+    name: "abs",
+    takes: ["number"],
+    gives: "same",
+    says: "without its sign",
+    example: "abs( )",
+    run: ([x]) => Math.abs(number(x)),
+  },
+  {
+    name: "sqrt",
+    takes: ["number"],
+    gives: "root",
+    says: "the square root",
+    example: "sqrt( )",
+    run: ([x]) => Math.sqrt(number(x)),
+  },
   {
     name: "pieces",
     takes: ["roles"],
     gives: COUNT,
     says: "how many pieces of these roles are laid out",
+    example: 'pieces("")',
+    told: ({ roles }) => roles,
     run: (args, laid) => {
       let count = 0;
-      for (const role of args) if (isRole(role)) count += laid.lengthsNm(role).length;
+      for (const role of args) if (isText(role)) count += laid.lengthsNm(role).length;
       return count;
     },
   },
@@ -109,9 +120,11 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     takes: ["roles"],
     gives: LENGTH,
     says: "the lengths of these pieces added up",
+    example: 'run("")',
+    told: ({ roles }) => `length of ${roles}`,
     run: (args, laid) => {
       let lengthNm = 0;
-      for (const role of args) if (isRole(role)) lengthNm += sum(laid.lengthsNm(role));
+      for (const role of args) if (isText(role)) lengthNm += sum(laid.lengthsNm(role));
       return lengthNm / NM_PER_M;
     },
   },
@@ -120,60 +133,25 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     takes: ["length", "roles"],
     gives: COUNT,
     says: "fixings at most so far apart along each of these pieces, one at each end",
+    example: 'along( , "")',
+    told: ({ roles, argument }) => `fixings at ${argument(0)} along ${roles}`,
     run: ([spacing, ...roles], laid) => {
       const spacingNm = positiveNm(spacing);
       if (spacingNm === undefined) return Number.NaN;
       let count = 0;
       for (const role of roles) {
-        if (isRole(role)) for (const nm of laid.lengthsNm(role)) count += piecesAtSpacing(nm, spacingNm);
+        if (isText(role)) for (const nm of laid.lengthsNm(role)) count += piecesAtSpacing(nm, spacingNm);
       }
       return count;
     },
-  },
-  {
-    name: "sheets",
-    takes: ["sheet-role"],
-    gives: COUNT,
-    says: "whole sheets that these are cut from",
-    run: ([role], laid) => {
-      const found = sheetRole(role);
-      return found ? (laid.sheets(found)?.bought ?? 0) : 0;
-    },
-  },
-  {
-    name: "cover",
-    takes: ["sheet-role"],
-    gives: AREA,
-    says: "the area these sheets cover as laid out",
-    run: ([role], laid) => {
-      const found = sheetRole(role);
-      return found ? (laid.sheets(found)?.coverM2 ?? 0) : 0;
-    },
-  },
-  {
-    name: "sheetFixings",
-    takes: ["sheet-role", "length", "length"],
-    gives: COUNT,
-    says: "fixings round the edges and on the studs inside, each at most so far apart",
-    run: ([role, edge, field], laid) => {
-      const found = sheetRole(role);
-      const [edgeNm, fieldNm] = [positiveNm(edge), positiveNm(field)];
-      if (!found || !edgeNm || !fieldNm) return Number.NaN;
-      return laid.sheets(found)?.fixings(edgeNm, fieldNm) ?? 0;
-    },
-  },
-  {
-    name: "frameArea",
-    takes: [],
-    gives: AREA,
-    says: "the face of the frame, which insulation does not fill",
-    run: (_, laid) => laid.frameM2,
   },
   {
     name: "sheetCover",
     takes: ["sheet-size"],
     gives: AREA,
     says: "what one sheet of this size covers",
+    example: "sheetCover( )",
+    told: () => "area of one sheet",
     run: ([size], laid) => {
       const found = laid.sheetSize(String(size));
       return found ? areaOf(found.widthNm, found.heightNm) : Number.NaN;
@@ -184,19 +162,14 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     takes: ["sheet-size", "length", "length", "length"],
     gives: COUNT,
     says: "fixings in one whole sheet of this size: apart at its edges, apart inside, on framing so far apart",
+    example: "fixingsEach( , , , )",
+    told: () => "fixings in one sheet",
     run: ([size, edge, field, framing], laid) => {
       const sheet = laid.sheetSize(String(size));
       const [edgeNm, fieldNm, framingNm] = [positiveNm(edge), positiveNm(field), positiveNm(framing)];
       if (!sheet || !edgeNm || !fieldNm || !framingNm) return Number.NaN;
       return fixingsInSheet(sheet, Math.max(0, spacesIn(sheet.widthNm, framingNm) - 1), edgeNm, fieldNm);
     },
-  },
-  {
-    name: "lapped",
-    takes: ["length", "length"],
-    gives: AREA,
-    says: "the area of a roll so wide, laid up the wall in courses that lap so much",
-    run: ([width, lap], laid) => laid.lappedM2(nanometres(width), nanometres(lap)) ?? Number.NaN,
   },
 ];
 

@@ -1,8 +1,8 @@
+import type { SheetPiece } from "../../drawing/piece";
 import type { Point } from "../../geometry";
 import { intersection, overlaps, type Rectangle, right, top } from "../../geometry/rectangle";
-import { heightAt, type Profile, type SheetRole } from "../../parts";
+import { heightAt, type Profile } from "../../kinds";
 import type { Nanometres } from "../../units";
-import type { SheetPiece } from "../piece";
 import { nestPieces } from "./nest";
 
 export { nestPieces } from "./nest";
@@ -46,7 +46,7 @@ export function layoutSheets(face: SheetFace, { layers, sheet, leastOffcutNm }: 
 }
 
 /** The pieces of a layout as what they are on this part. */
-export function sheetPieces(role: SheetRole, { layer, numbers }: LaidOutSheets): SheetPiece[] {
+export function sheetPieces(role: string, { layer, numbers }: LaidOutSheets): SheetPiece[] {
   const pieces: SheetPiece[] = [];
   for (const [index, sheetNumber] of numbers.entries()) {
     const inLayer = index % layer.length;

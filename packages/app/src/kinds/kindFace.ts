@@ -1,0 +1,20 @@
+import type { Part, PartContext } from "@wide-porch/core";
+import type { ComponentType } from "react";
+
+/** A way to begin a part of a kind, as the list of what can be measured offers it. */
+export type Start = {
+  readonly label: string;
+  readonly words: string;
+  /** What it is called until somebody names it: `Wall 3`. */
+  readonly noun: string;
+  readonly make: (id: string, name: string, context: PartContext) => Part;
+  /** The figure that is asked for first; empty for none. */
+  readonly figure: string;
+};
+
+/** What the interface knows of a kind of part. Its screen comes when one is opened, or when there is time. */
+export type KindFace<P> = {
+  readonly starts: readonly Start[];
+  readonly load: () => Promise<unknown>;
+  readonly Screen: ComponentType<{ readonly part: P }>;
+};

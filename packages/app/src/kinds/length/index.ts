@@ -1,0 +1,19 @@
+import { type LengthPart, PART_KINDS } from "@wide-porch/core";
+import { lazy } from "react";
+import type { KindFace } from "../kindFace";
+
+const load = () => import("../../measure/LoosePartScreen");
+
+export const lengthFace: KindFace<LengthPart> = {
+  starts: [
+    {
+      label: "Length",
+      words: "A fence, a rail, a gutter",
+      noun: "Length",
+      make: PART_KINDS.length.defaults,
+      figure: "length",
+    },
+  ],
+  load,
+  Screen: lazy(load),
+};

@@ -1,0 +1,35 @@
+import type { Part } from "@wide-porch/core";
+import { areaFace } from "./area";
+import type { KindFace, Start } from "./kindFace";
+import { lengthFace } from "./length";
+import { roomFace } from "./room";
+import { spotsFace } from "./spots";
+import { storeyFace } from "./storey";
+import { studWallFace } from "./stud-wall";
+import { wallTotalsFace } from "./wall-totals";
+
+type Faces = { readonly [K in Part["kind"]]: KindFace<Extract<Part, { readonly kind: K }>> };
+
+/** Every kind of part as the interface shows it, in the order that its starts are offered. */
+const FACES: Faces = {
+  room: roomFace,
+  "stud-wall": studWallFace,
+  "wall-totals": wallTotalsFace,
+  length: lengthFace,
+  area: areaFace,
+  spots: spotsFace,
+  storey: storeyFace,
+};
+
+export function faceOf<P extends Part>(part: P): KindFace<P> {
+  // The registry is keyed by the literal that `part.kind` is; the compiler cannot follow that through a union.
+  return FACES[part.kind] as unknown as KindFace<P>;
+}
+
+/** Everything that can be measured next. */
+export const STARTS: readonly Start[] = Object.values(FACES).flatMap((face) => face.starts);
+
+/** Fetches every screen, so that a part of any kind opens without signal later on. */
+export async function fetchScreens(): Promise<void> {
+  await Promise.allSettled(Object.values(FACES).map((face) => face.load()));
+}

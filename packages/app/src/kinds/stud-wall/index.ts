@@ -1,0 +1,19 @@
+import { PART_KINDS, type StudWall } from "@wide-porch/core";
+import { lazy } from "react";
+import type { KindFace } from "../kindFace";
+
+const load = () => import("./WallScreen");
+
+export const studWallFace: KindFace<StudWall> = {
+  starts: [
+    {
+      label: "Stud wall by itself",
+      words: "One wall, without a room",
+      noun: "Wall",
+      make: PART_KINDS["stud-wall"].defaults,
+      figure: "length",
+    },
+  ],
+  load,
+  Screen: lazy(load),
+};

@@ -1,0 +1,19 @@
+import { PART_KINDS, type WallTotals } from "@wide-porch/core";
+import { lazy } from "react";
+import type { KindFace } from "../kindFace";
+
+const load = () => import("./WallTotalsScreen");
+
+export const wallTotalsFace: KindFace<WallTotals> = {
+  starts: [
+    {
+      label: "Walls by totals",
+      words: "So many feet of wall, so many corners and openings",
+      noun: "Walls",
+      make: PART_KINDS["wall-totals"].defaults,
+      figure: "length",
+    },
+  ],
+  load,
+  Screen: lazy(load),
+};

@@ -1,0 +1,44 @@
+import type { Point } from "../geometry/point";
+import type { Rectangle } from "../geometry/rectangle";
+import type { Nanometres } from "../units";
+
+/** One placed stick of timber, seen square on. A two-ply header is two pieces in the same place. */
+export type FramingPiece = Rectangle & {
+  readonly id: string;
+  readonly role: string;
+  readonly sectionId: string;
+  /** To the long point, where an end is cut to a slope. */
+  readonly cutLengthNm: Nanometres;
+  /** The opening it frames, if any. */
+  readonly openingId?: string | undefined;
+  /** Its corners in order, where it is not the rectangle round it. */
+  readonly points?: readonly Point[] | undefined;
+  /** From level, for what lies along a slope. */
+  readonly angleDegrees?: number | undefined;
+  /** Turned so that its wide face shows, as backing for boards. */
+  readonly flat?: boolean | undefined;
+  /** How many of the same lie before it: the second ply of a header is 1. */
+  readonly behind?: number | undefined;
+};
+
+/** One placed piece of sheet, and which bought sheet it is cut from. Openings are cut out of its outline. */
+export type SheetPiece = Rectangle & {
+  readonly id: string;
+  readonly role: string;
+  /** Its corners in order, where a sloped top cuts it. */
+  readonly points?: readonly Point[] | undefined;
+  /** Counted from 1 within its role. */
+  readonly sheetNumber: number;
+  readonly layer: number;
+};
+
+/** A bolt, a strap, a clip where it goes. */
+export type HardwarePiece = Rectangle & { readonly id: string; readonly role: string };
+
+export type Piece = FramingPiece | SheetPiece | HardwarePiece;
+
+export const isFraming = (piece: Piece): piece is FramingPiece => "sectionId" in piece;
+export const isSheet = (piece: Piece): piece is SheetPiece => "sheetNumber" in piece;
+
+/** Across the part it is placed on: how far its near side lies from the middle, and how deep it is. */
+export type Across = { readonly nearNm: Nanometres; readonly deepNm: Nanometres };

@@ -1,0 +1,117 @@
+import { type Bounds, boundsOf, overlapArea, type Polygon } from "../geometry";
+import {
+  ALONE,
+  isRoom,
+  isStorey,
+  isWallPart,
+  type Part,
+  type Room,
+  type SharedOpening,
+  type StoreyPart,
+  type Surroundings,
+  type WallPart,
+} from "../kinds";
+import { metres, type SquareMetres } from "../units";
+import { type Footprint, footprintOf } from "./footprint";
+import { sharedOpenings } from "./openings";
+import { type PlacedRoom, placeRooms } from "./place";
+import { type PlanWall, planWalls } from "./walls";
+
+export type Overlap = { readonly a: Room; readonly b: Room; readonly area: SquareMetres };
+
+/** One storey from above: rooms where they stand, the walls between and round them, and what follows. */
+export type StoreyPlan = {
+  readonly name: string;
+  readonly storey: StoreyPart | undefined;
+  readonly rooms: readonly PlacedRoom[];
+  readonly walls: readonly PlanWall[];
+  readonly footprint: Footprint | undefined;
+  readonly overlaps: readonly Overlap[];
+  readonly surroundings: ReadonlyMap<string, Surroundings>;
+};
+
+export type JobPlan = {
+  readonly storeys: readonly StoreyPlan[];
+  /** The walls of the job that are built, as they were entered. */
+  readonly walls: readonly WallPart[];
+};
+
+/** Rounding and thin slivers of a joined wall are no overlap. */
+const LEAST_OVERLAP: SquareMetres = 0.02;
+
+type Boxed = { readonly room: Room; readonly polygon: Polygon; readonly box: Bounds };
+
+function overlapsOf(rooms: readonly PlacedRoom[]): Overlap[] {
+  const boxed = rooms.flatMap(({ room, polygon }): Boxed[] => {
+    const box = polygon && boundsOf(polygon);
+    return polygon && box ? [{ room, polygon, box }] : [];
+  });
+  return boxed.flatMap((a, index) =>
+    boxed.slice(index + 1).flatMap((b): Overlap[] => {
+      if (!boxesMeet(a.box, b.box)) return [];
+      const area = overlapArea(a.polygon, b.polygon);
+      return area < LEAST_OVERLAP ? [] : [{ a: a.room, b: b.room, area }];
+    }),
+  );
+}
+
+const boxesMeet = (a: Bounds, b: Bounds): boolean =>
+  a.min.xNm < b.max.xNm && b.min.xNm < a.max.xNm && a.min.yNm < b.max.yNm && b.min.yNm < a.max.yNm;
+
+export function planStorey(name: string, rooms: readonly Room[], storey: StoreyPart | undefined): StoreyPlan {
+  const placed = placeRooms(rooms);
+  const walls = planWalls(placed);
+  const shared = sharedOpenings(walls, placed);
+  return {
+    name,
+    storey,
+    rooms: placed,
+    walls,
+    footprint: footprintOf(placed),
+    overlaps: overlapsOf(placed),
+    surroundings: new Map(placed.map(({ room }) => [room.id, surroundingsIn(room, shared.get(room.id))])),
+  };
+}
+
+/** `room` as placed: its joined run has the neighbour's thickness. */
+function surroundingsIn(room: Room, sharedOpenings: readonly SharedOpening[] = []): Surroundings {
+  const { place, runs } = room;
+  const run = place.how === "joined" ? runs.find((each) => each.id === place.runId) : undefined;
+  return run ? { sharedOpenings, sharedThickness: { runId: run.id, thickness: run.thickness } } : { sharedOpenings };
+}
+
+/** The storeys' names from the lowest up; those without a level stay in the order they came. */
+export function storeyNames(parts: readonly Part[]): readonly string[] {
+  const levels = new Map(parts.filter(isStorey).map((part) => [part.storey, part.level]));
+  const names = [...new Set(parts.map((part) => part.storey))];
+  return names.toSorted((a, b) => (levels.get(a) ?? 0) - (levels.get(b) ?? 0));
+}
+
+export function planJob(parts: readonly Part[]): JobPlan {
+  const rooms = parts.filter(isRoom);
+  const storeys = parts.filter(isStorey);
+  return {
+    walls: parts.filter(isWallPart),
+    storeys: storeyNames(parts).map((name) =>
+      planStorey(
+        name,
+        rooms.filter((room) => room.storey === name),
+        storeys.find((storey) => storey.storey === name),
+      ),
+    ),
+  };
+}
+
+export const surroundingsOf = (plan: JobPlan, partId: string): Surroundings =>
+  plan.storeys.flatMap((storey) => storey.surroundings.get(partId) ?? [])[0] ?? ALONE;
+
+const BESIDE_NM = metres(1);
+
+/** A free place for a new room, beside all that stands on its storey. */
+export function placeBeside(plan: StoreyPlan | undefined): Extract<Room["place"], { how: "free" }> {
+  const corners = (plan?.rooms ?? []).flatMap((room) => room.faces.flatMap((face) => [face.from, face.to]));
+  const bounds = boundsOf(corners);
+  const free = { how: "free" as const, turnDegrees: 0 };
+  if (!bounds) return { ...free, xNm: 0, yNm: 0 };
+  return { ...free, xNm: Math.round(bounds.max.xNm + BESIDE_NM), yNm: Math.round(bounds.max.yNm) };
+}

@@ -1,0 +1,17 @@
+import type { Build } from "../layouts";
+import type { Part } from "./registry";
+import { layOutStudWall } from "./stud-wall/build/layOut";
+import { reckonWallTotals } from "./wall-totals/build";
+
+type Builds = { readonly [K in Part["kind"]]?: Build<Extract<Part, { readonly kind: K }>> };
+
+/** How each kind that is laid out is built: the registry behind the reckoning door. A kind without a line is counted as measured. */
+const BUILDS: Builds = {
+  "stud-wall": layOutStudWall,
+  "wall-totals": reckonWallTotals,
+};
+
+export function buildOf<P extends Part>(part: P): Build<P> | undefined {
+  // The registry is keyed by the literal that `part.kind` is; the compiler cannot follow that through a union.
+  return BUILDS[part.kind] as Build<P> | undefined;
+}

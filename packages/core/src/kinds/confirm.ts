@@ -1,0 +1,30 @@
+import { kindOf, type Part } from "./registry";
+
+/**
+ * A part with assumed figures and choices confirmed as they stand, by the paths of their open points; `settled` is the part
+ * as it is counted, which says what they stand at. Paths of what cannot be confirmed change nothing.
+ */
+export function withConfirmed<P extends Part>(part: P, settled: Part, paths: readonly string[]): P {
+  return paths.reduce<P>((now, path) => confirmOne(now, settled, path), part);
+}
+
+function confirmOne<P extends Part>(part: P, settled: Part, path: string): P {
+  const figure = kindOf(part)
+    .dimensions(part)
+    .find((each) => each.path === path && !each.typedOn);
+  if (figure?.dimension.valueNm != null && figure.dimension.assumed) {
+    return kindOf(part).withDimension(part, path, figure.dimension.valueNm, figure.dimension.typed);
+  }
+  const { slot } = kindOf(part);
+  const parameter = slot?.parameters.find((each) => each.path === path);
+  const value = parameter && slot?.values(settled as P).get(parameter.name);
+  if (!slot || !parameter || value === undefined) return part;
+  return slot.choose(part, { ...slot.of(part).choices, [parameter.name]: value });
+}
+
+/** Whether an open point is of something that can be confirmed as it stands. */
+export function canBeConfirmed(part: Part, path: string): boolean {
+  const { dimensions, slot } = kindOf(part);
+  const isFigure = dimensions(part).some((each) => each.path === path && each.dimension.assumed && !each.typedOn);
+  return isFigure || slot?.parameters.some((each) => each.path === path) === true;
+}

@@ -1,0 +1,114 @@
+import type { z } from "zod";
+import type { Drawing } from "../drawing/drawing";
+import type { Across, Piece } from "../drawing/piece";
+import type { Rectangle } from "../geometry/rectangle";
+import type { Migration } from "../migrations/migrate";
+import type { Problem } from "../problems/problem";
+import type { MeasuringSystem, Nanometres } from "../units";
+import type { Dimension } from "./dimension";
+import type { FunctionSignature } from "./functionSignature";
+import type { Quantity, QuantityValues } from "./quantity";
+import type { Role } from "./role";
+import type { SharedOpening } from "./room/openings";
+import type { SectionBook } from "./section";
+import type { Slot } from "./slot";
+import type { MeasureWorking } from "./working";
+
+/** What every part needs from outside itself. */
+export type PartContext = {
+  readonly system: MeasuringSystem;
+  readonly sections: SectionBook;
+};
+
+/** What the plan knows about a part that the part itself does not. */
+export type Surroundings = {
+  /** Openings of neighbours in walls that a room shares, as this room measures them. */
+  readonly sharedOpenings: readonly SharedOpening[];
+  /** Of the run by which a room was joined: the wall is the neighbour's, and so is its thickness. */
+  readonly sharedThickness?: { readonly runId: string; readonly thickness: Dimension };
+};
+
+export const ALONE: Surroundings = { sharedOpenings: [] };
+
+/** A figure on a part that can be typed. `path` names it within the part: `openings.<id>.width`. */
+export type DimensionSlot = {
+  readonly path: string;
+  readonly label: string;
+  /** The thing it belongs to, for reading out: `Window 1`. Empty for the part itself. */
+  readonly of: string;
+  readonly dimension: Dimension;
+  /** A heading to list it under with its like, instead of the thing it belongs to: `Wall thickness`. */
+  readonly group?: string;
+  /** Where it is typed, when that is on another part: a wall on the plan takes its figures from a room. */
+  readonly typedOn?: { readonly partId: string; readonly path: string };
+};
+
+/** A measured value of a part, how it came about, and the shapes of its drawing that it came from. */
+export type Measure = {
+  readonly id: string;
+  readonly name: string;
+  /** The thing it belongs to: `Wall B`. Empty for the part itself. */
+  readonly of: string;
+  readonly text: string;
+  readonly working: MeasureWorking;
+  readonly shapeIds: readonly string[];
+};
+
+/** A choice nobody confirmed, or a missing measurement, with the words to show. */
+export type OpenPoint = {
+  readonly path: string;
+  readonly kind: "missing" | "assumed" | "refused" | "conflict";
+  readonly message: string;
+  /** The same without the thing it belongs to: points of many things that are alike are one to settle. */
+  readonly alike?: string;
+};
+
+/** What lies on the other side of a wall from the room it is seen from: rooms all along, along part of it, or nothing known. */
+export type Beyond = "rooms" | "part" | "nothing";
+
+/**
+ * The same face for every kind of part: its records, figures, drawing and open points are asked through it alone. What is laid
+ * out for a kind is in its folder `build`, behind the reckoning door.
+ */
+export type PartKind<P, D extends Drawing = Drawing> = {
+  readonly kind: string;
+  readonly label: string;
+  /** Where its parts stand in a list: rooms first, then what is built, then what was counted. */
+  readonly order: number;
+  readonly schema: z.ZodType<P>;
+  readonly migrations: readonly Migration[];
+  readonly defaults: (id: string, name: string, context: PartContext) => P;
+  readonly measures: (part: P, context: PartContext, around: Surroundings) => readonly Measure[];
+  /** What formulas can say of such parts, and its values for one of them. */
+  readonly quantityNames: readonly Quantity[];
+  readonly quantities: (part: P, around: Surroundings) => QuantityValues;
+  /** What its placed pieces can be, and what formulas can ask of them beyond how many and how long they are. */
+  readonly roles: readonly Role[];
+  readonly functions: readonly FunctionSignature[];
+  /** The kind that its assemblies are written for, where that is another: walls by totals take those of drawn walls. */
+  readonly assembliesFor?: string;
+  /** The assembly that builds it; absent where nothing is laid out. */
+  readonly slot?: Slot<P>;
+  /** The part with everything on it as it is built: rough openings at their places. */
+  readonly placed?: (part: P) => P;
+  readonly outline: (part: P) => Rectangle;
+  readonly draw: (part: P, context: PartContext, around: Surroundings) => D;
+  /** How a placed piece lies across the part, for what has pieces. */
+  readonly across?: (part: P, piece: Piece, context: PartContext) => Across;
+  readonly problems: (part: P, context: PartContext) => readonly Problem[];
+  readonly openPoints: (part: P, context: PartContext) => readonly OpenPoint[];
+  /** Whether it waits for a figure before it can be counted; by its open points where a kind does not say. */
+  readonly waits?: (part: P) => boolean;
+  readonly dimensions: (part: P) => readonly DimensionSlot[];
+  /** The part with one figure set; the figure may be one that follows from others, such as a head height. */
+  readonly withDimension: (part: P, path: string, valueNm: Nanometres, typed: string) => P;
+  readonly withRefused: (part: P, path: string, typed: string | undefined) => P;
+  /** With a count that is no figure set; undefined for a name that is none of its counts. */
+  readonly withCount?: (part: P, name: string, count: number) => P | undefined;
+  /** What a wall on the plan says of what lies beyond it. */
+  readonly besideWhatLies?: (part: P, beyond: Beyond) => OpenPoint | undefined;
+  /** What something on the part is called, by its id: an opening, a run. */
+  readonly nameOfItem?: (part: P, id: string) => string | undefined;
+  /** The part with the ids of other parts that it names changed; absent where a kind names none. */
+  readonly withReferences?: (part: P, renamed: (id: string) => string) => P;
+};

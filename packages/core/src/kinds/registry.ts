@@ -1,0 +1,70 @@
+import { z } from "zod";
+import { type AreaPart, areaKind, areaSchema } from "./area";
+import { type LengthPart, lengthKind, lengthSchema } from "./length";
+import type { PartKind } from "./partKind";
+import type { Role } from "./role";
+import { type Room, roomKind, roomSchema } from "./room";
+import type { SlotParameter } from "./slot";
+import { type SpotsPart, spotsKind, spotsSchema } from "./spots";
+import { type StoreyPart, storeyKind, storeySchema } from "./storey";
+import { type StudWall, studWallKind, studWallSchema } from "./stud-wall";
+import type { AssemblyRef } from "./use";
+import { type WallTotals, wallTotalsKind, wallTotalsSchema } from "./wall-totals";
+
+/** Every kind of part. A new kind is a folder here, a line in `PART_KINDS` and one in `partSchema`. */
+export const PART_KINDS = {
+  room: roomKind,
+  "stud-wall": studWallKind,
+  length: lengthKind,
+  area: areaKind,
+  spots: spotsKind,
+  storey: storeyKind,
+  "wall-totals": wallTotalsKind,
+} as const;
+
+export const partSchema = z.discriminatedUnion("kind", [
+  roomSchema,
+  studWallSchema,
+  lengthSchema,
+  areaSchema,
+  spotsSchema,
+  storeySchema,
+  wallTotalsSchema,
+]);
+export type Part = Room | StudWall | LengthPart | AreaPart | SpotsPart | StoreyPart | WallTotals;
+
+/** The kind of a part. Its functions take the part it was asked for. */
+export function kindOf<P extends Part>(part: P): PartKind<P> {
+  // The registry is keyed by the literal that `part.kind` is; the compiler cannot follow that through a union.
+  return PART_KINDS[part.kind] as unknown as PartKind<P>;
+}
+
+/** The kind of part that assemblies for a part are written for. */
+export const assemblyKindOf = (part: Part): string => kindOf(part).assembliesFor ?? part.kind;
+
+/** The same part, with the assemblies it is built by and those that apply to it changed. */
+export function withAssemblies<P extends Part>(part: P, change: (ref: AssemblyRef) => AssemblyRef): P {
+  const { slot } = kindOf(part);
+  const uses = part.uses.map((use) => ({ ...use, assembly: change(use.assembly) }));
+  const used = { ...part, uses };
+  return slot ? slot.fill(used, change(slot.of(part).assembly)) : used;
+}
+
+/** Every assembly that a part names: what builds it, and what applies to it. */
+export function assembliesOf(part: Part): readonly AssemblyRef[] {
+  const { slot } = kindOf(part);
+  const applied = part.uses.map((use) => use.assembly);
+  return slot ? [slot.of(part).assembly, ...applied] : applied;
+}
+
+const ROLES: ReadonlyMap<string, Role> = new Map(
+  Object.values(PART_KINDS).flatMap(({ roles }) => roles.map((role) => [role.id, role] as const)),
+);
+
+/** A role by its id, whatever kind of part it is of. */
+export const roleOf = (id: string): Role | undefined => ROLES.get(id);
+
+/** The choices that slots of any kind ask for. */
+export const SLOT_PARAMETERS: readonly SlotParameter[] = Object.values(PART_KINDS).flatMap((kind) =>
+  "slot" in kind && !("assembliesFor" in kind && kind.assembliesFor) ? [...(kind.slot?.parameters ?? [])] : [],
+);

@@ -1,0 +1,189 @@
+import { type Assembly, type FramingRules, fixingsInSheet, type Library } from "../../../assemblies";
+import type { Site } from "../../../layouts";
+import type { LaidPart, RoleWorking } from "../../../layouts/laidPart";
+import { ownValue } from "../../../records/ownValue";
+import { areaOf, type Nanometres, piecesAtSpacing, spacesIn, toMetres, wholePacks } from "../../../units";
+import {
+  ALONE,
+  type CornerStyle,
+  type FramingRole,
+  type PartContext,
+  type Profile,
+  sectionOf,
+  type WallTotals,
+  wallTotalsKind,
+} from "../..";
+import { boltPlaces, headerFor, type LongestPlate, spliceSpan } from "../../stud-wall/build";
+import { type LaidSheets, wallAnswers } from "../../stud-wall/build/answers";
+import { framingChoices, type SettledChoices, settledChoices } from "../../stud-wall/build/settledChoices";
+import { tooManyInAll } from "../../stud-wall/build/tooManyPieces";
+import { boardWords } from "../../stud-wall/build/words";
+
+/** Extra studs at a corner beyond the one the run has there; two of them make the usual three (common practice). */
+const CORNER_EXTRA: Record<CornerStyle, number> = { "two-stud": 1, "three-stud": 2, "four-stud": 3 };
+const MEETING_EXTRA = 2;
+
+const repeat = (count: number, lengthNm: Nanometres): Nanometres[] => Array.from({ length: count }, () => lengthNm);
+
+/**
+ * Pieces reckoned from totals: the run as one wall, two extra studs for each corner, meeting wall and opening (common
+ * practice), heads and sills by the openings' usual width. Nothing has a place, so nothing is drawn.
+ */
+function reckonPieces(
+  part: WallTotals,
+  rules: FramingRules,
+  context: PartContext,
+  longestPlate: LongestPlate,
+): Map<string, Nanometres[]> {
+  const { parameters: p } = part;
+  const t = sectionOf(context.sections, p.studSize.value).thicknessNm;
+  const lengthNm = part.length.valueNm ?? 0;
+  const heightNm = part.height.valueNm ?? 0;
+  const widthNm = part.openingWidth.valueNm ?? 0;
+  const studNm = heightNm - (p.bottomPlates.value + p.topPlates.value) * t;
+  const platesOf = (role: FramingRole) =>
+    spliceSpan({ startNm: 0, endNm: lengthNm }, longestPlate(role), [], 0).map(({ startNm, endNm }) => endNm - startNm);
+  const layers = (role: FramingRole, count: number) =>
+    Array.from({ length: Math.max(0, count) }, () => platesOf(role)).flat();
+  const treated = p.treatedPlate.value ? 1 : 0;
+  const jacks = widthNm > p.twoJacksFromNm.value ? 2 : 1;
+  const header = headerFor(rules.headerSchedule, widthNm)?.row;
+  const headNm = widthNm + 2 * jacks * t;
+  const ladderRows = Math.max(1, spacesIn(studNm, rules.ladderSpacingNm) - 1);
+  const ladder = p.meetingStyle.value === "ladder";
+  const blockRows = p.blockingEveryNm.value === 0 ? 0 : Math.max(0, spacesIn(studNm, p.blockingEveryNm.value) - 1);
+  const bays = spacesIn(lengthNm, p.spacingNm.value);
+  return new Map<string, Nanometres[]>([
+    ["treated-plate", layers("treated-plate", treated)],
+    ["bottom-plate", layers("bottom-plate", p.bottomPlates.value - treated)],
+    ["top-plate", layers("top-plate", 1)],
+    ["cap-plate", layers("cap-plate", p.topPlates.value - 1)],
+    ["stud", repeat(piecesAtSpacing(lengthNm, p.spacingNm.value), studNm)],
+    ["corner-stud", repeat(part.corners * CORNER_EXTRA[p.cornerStyle.value], studNm)],
+    ["meeting-stud", repeat(ladder ? 0 : part.meetings * MEETING_EXTRA, studNm)],
+    ["ladder-block", repeat(ladder ? part.meetings * ladderRows : 0, p.spacingNm.value - t)],
+    ["king", repeat(part.openings * 2 * p.kingsPerSide.value, studNm)],
+    ["header", p.bearing.value && header ? repeat(part.openings * header.plies, headNm) : []],
+    [
+      "header-packing",
+      p.bearing.value && header && p.headerPacking.value ? repeat(part.openings * (header.plies - 1), headNm) : [],
+    ],
+    ["flat-plate", p.bearing.value ? [] : repeat(part.openings * rules.flatPlates, headNm)],
+    ["sill", repeat(part.openings * p.sillPlies.value, widthNm)],
+    ["blocking", repeat(blockRows * bays, p.spacingNm.value - t)],
+    ...hardwareOf(part, rules, platesOf(treated === 1 ? "treated-plate" : "bottom-plate"), studNm),
+  ]);
+}
+
+/** Bolts in each piece of the lowest plate, a hold-down at each end of the run, clips up each two-stud corner. */
+function hardwareOf(
+  { parameters: p, corners }: WallTotals,
+  rules: FramingRules,
+  lowest: readonly Nanometres[],
+  studNm: Nanometres,
+): [string, Nanometres[]][] {
+  const bolts = lowest.reduce((sum, lengthNm) => sum + boltPlaces(lengthNm, rules).length, 0);
+  const clips = p.cornerStyle.value === "two-stud" ? corners * piecesAtSpacing(studNm, rules.clipSpacingNm) : 0;
+  return [
+    ["anchor-bolt", repeat(p.anchorBolts.value ? bolts : 0, 0)],
+    ["hold-down", repeat(p.holdDowns.value ? 2 : 0, 0)],
+    ["board-clip", repeat(clips, 0)],
+  ];
+}
+
+function reckonedSheets(
+  part: WallTotals,
+  assembly: Assembly,
+  library: Library,
+  role: string,
+  sheetOf: SettledChoices["sheetOf"],
+): LaidSheets | undefined {
+  const { sheathed, boardsNear, boardsFar, spacingNm } = part.parameters;
+  const byRole = new Map([
+    ["sheathing", sheathed.value ? 1 : 0],
+    ["board-near", boardsNear.value],
+    ["board-far", boardsFar.value],
+  ]);
+  const layers = byRole.get(role) ?? 0;
+  const rule = role === "sheathing" ? assembly.framing?.sheathing : assembly.framing?.boards;
+  const size = rule && ownValue(library.sheets, sheetOf(rule.size));
+  const quantities = wallTotalsKind.quantities(part, ALONE);
+  if (layers === 0 || !size) return undefined;
+  const coverM2 = (quantities.netArea ?? 0) * layers;
+  const bought = wholePacks(coverM2, areaOf(size.widthNm, size.heightNm));
+  const inside = Math.max(0, spacesIn(size.widthNm, spacingNm.value) - 1);
+  return {
+    bought,
+    coverM2,
+    fixings: (edgeNm, fieldNm) => bought * fixingsInSheet(size, inside, edgeNm, fieldNm),
+  };
+}
+
+const levelProfile = ({ length, height }: WallTotals): Profile => [
+  { xNm: 0, yNm: height.valueNm ?? 0 },
+  { xNm: length.valueNm ?? 0, yNm: height.valueNm ?? 0 },
+];
+
+/** Walls by totals, for the same assemblies as a drawn wall. */
+export function reckonWallTotals(part: WallTotals, assembly: Assembly, { library, context }: Site): LaidPart {
+  const { longestPlate, sheetOf } = settledChoices(part, assembly, library);
+  const tooMany = tooManyInAll(part);
+  const lengths =
+    assembly.framing && !tooMany
+      ? reckonPieces(part, assembly.framing, context, longestPlate)
+      : new Map<string, Nanometres[]>();
+  const thicknessNm = sectionOf(context.sections, part.parameters.studSize.value).thicknessNm;
+  const runNm = [...lengths.values()].flat().reduce((sum, nm) => sum + nm, 0);
+  const laid = {
+    lengthsNm: (role: string) => lengths.get(role) ?? [],
+    sheetSize: (sizeId: string) => ownValue(library.sheets, sizeId),
+    ask: wallAnswers({
+      sheets: (role) => reckonedSheets(part, assembly, library, role, sheetOf),
+      frameM2: toMetres(runNm) * toMetres(thicknessNm),
+      profile: levelProfile(part),
+    }),
+  };
+  return {
+    pieces: [],
+    draw: () => ({ kind: "none" }),
+    laid,
+    choices: framingChoices(part.parameters),
+    reckoned: true,
+    repeats: 1,
+    words: {
+      name: part.name,
+      plates: ["no", "a single", "a double", "a triple"][part.parameters.topPlates.value] ?? "",
+      boardWords: boardWords(part.parameters),
+      openingWords: part.openings === 1 ? "one opening" : `${part.openings} openings`,
+    },
+    workingOf: (role) => reckonedWorking(role, part, lengths),
+    problems: tooMany ? [tooMany] : [],
+  };
+}
+
+const EXTRA: Partial<Record<string, { readonly what: string; readonly count: (part: WallTotals) => number }>> = {
+  "corner-stud": { what: "corners", count: (part) => part.corners },
+  "meeting-stud": { what: "meeting walls", count: (part) => part.meetings },
+  king: { what: "openings", count: (part) => part.openings },
+};
+
+function reckonedWorking(
+  role: string,
+  part: WallTotals,
+  lengths: ReadonlyMap<string, readonly Nanometres[]>,
+): RoleWorking | undefined {
+  const count = lengths.get(role)?.length ?? 0;
+  const extra = EXTRA[role];
+  const from = [{ path: "length", label: "Length" }];
+  if (!extra) {
+    return { formula: "reckoned from the totals, not laid out", withNumbers: `reckoned: ${count}`, steps: [], from };
+  }
+  const places = extra.count(part);
+  const each = places === 0 ? 0 : count / places;
+  return {
+    formula: `${each} for each of the ${extra.what}, reckoned`,
+    withNumbers: `${places} × ${each} = ${count}`,
+    steps: [{ label: extra.what, value: String(places) }],
+    from: [{ path: "", label: extra.what }],
+  };
+}

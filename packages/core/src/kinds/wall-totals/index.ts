@@ -1,0 +1,212 @@
+import { z } from "zod";
+import { recordOf } from "../../migrations/fields";
+import type { Migration } from "../../migrations/migrate";
+import { type Problem, problem } from "../../problems/problem";
+import { ownValue } from "../../records/ownValue";
+import {
+  areaOf,
+  feet,
+  formatArea,
+  formatLength,
+  formatRunningLength,
+  metres,
+  millimetres,
+  toMetres,
+} from "../../units";
+import { newBase, partBase } from "../base";
+import { assumedDimension, dimensionSchema, unmeasured } from "../dimension";
+import { figureSetters } from "../figures";
+import { noDrawing, noOutline } from "../looseDrawing";
+import { figurePoints } from "../openPointsOf";
+import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../partKind";
+import type { QuantityValues } from "../quantity";
+import { sectionOf } from "../section";
+import { STUD_WALL_FUNCTIONS } from "../stud-wall/functions";
+import { withinLimits } from "../stud-wall/migrations";
+import { framingParametersSchema, newFramingParameters } from "../stud-wall/parameters";
+import { WALL_QUANTITIES } from "../stud-wall/quantities";
+import { STUD_WALL_ROLES } from "../stud-wall/roles";
+import { framingSlot } from "../stud-wall/slot";
+import { assemblyRefSchema, choicesSchema } from "../use";
+
+const countSchema = z.int().min(0).max(10_000);
+
+/**
+ * Walls by their totals, where nobody has drawn them: so much wall of one height, so many corners, meeting walls and
+ * openings. Counted by the same assemblies as a drawn wall, and marked as reckoned.
+ */
+export const wallTotalsSchema = z.object({
+  kind: z.literal("wall-totals"),
+  schemaVersion: z.literal(2),
+  ...partBase,
+  length: dimensionSchema,
+  height: dimensionSchema,
+  corners: countSchema,
+  meetings: countSchema,
+  openings: countSchema,
+  /** What one opening measures on the whole: for its header, sill and cripples. */
+  openingWidth: dimensionSchema,
+  openingHeight: dimensionSchema,
+  assembly: assemblyRefSchema,
+  parameters: framingParametersSchema,
+  choices: choicesSchema,
+});
+export type WallTotals = z.infer<typeof wallTotalsSchema>;
+
+export const TOTAL_COUNTS = [
+  { field: "corners", label: "Corners" },
+  { field: "meetings", label: "Meeting walls" },
+  { field: "openings", label: "Openings" },
+] as const;
+
+/** Spacings within what can be built. */
+const wallTotalsMigrations: readonly Migration[] = [
+  {
+    to: 2,
+    name: "spacings-that-can-be-built",
+    up: (part) => ({ ...part, parameters: withinLimits(recordOf(part.parameters)) }),
+  },
+];
+
+const dimensions = (part: WallTotals): DimensionSlot[] => [
+  { path: "length", label: "Length of wall in all", of: "", dimension: part.length },
+  { path: "height", label: "Height", of: "", dimension: part.height },
+  ...(part.openings > 0
+    ? [
+        { path: "openingWidth", label: "Width of an opening", of: "", dimension: part.openingWidth },
+        { path: "openingHeight", label: "Height of an opening", of: "", dimension: part.openingHeight },
+      ]
+    : []),
+];
+
+/** All walls of a large house together come to less. */
+const LONGEST_RUN_NM = metres(5000);
+const HIGHEST_NM = metres(15);
+
+function lengthProblem(part: WallTotals, { system }: PartContext): Problem | undefined {
+  if ((part.length.valueNm ?? 0) <= LONGEST_RUN_NM) return undefined;
+  const most = formatLength(LONGEST_RUN_NM, system);
+  return problem("too-long", "length", `Walls by totals are at most ${most} in all. Check the unit.`);
+}
+
+/** The studs and openings have to have room between the plates. */
+function heightProblem({ height, openings, openingHeight, parameters }: WallTotals, context: PartContext) {
+  const say = (nm: number) => formatLength(nm, context.system);
+  const heightNm = height.valueNm ?? 0;
+  if (heightNm > HIGHEST_NM) {
+    return problem("too-high", "height", `A wall is at most ${say(HIGHEST_NM)} high. Check the unit.`);
+  }
+  const { thicknessNm } = sectionOf(context.sections, parameters.studSize.value);
+  const platesNm = (parameters.bottomPlates.value + parameters.topPlates.value) * thicknessNm;
+  if (heightNm <= platesNm) {
+    return problem("too-low", "height", `The plates alone are ${say(platesNm)}. The walls must be higher.`);
+  }
+  const mostNm = heightNm - parameters.topPlates.value * thicknessNm;
+  if (openings === 0 || (openingHeight.valueNm ?? 0) <= mostNm) return undefined;
+  const message = `An opening ${say(openingHeight.valueNm ?? 0)} high reaches above the underside of the top plates, ${say(mostNm)}.`;
+  return problem("head-above-plate", "openingHeight", message);
+}
+
+function problems(part: WallTotals, context: PartContext): Problem[] {
+  const wrong = dimensions(part)
+    .filter(({ dimension: { valueNm } }) => valueNm !== null && valueNm <= 0)
+    .map(({ path, label }) => problem("not-positive", path, `The ${label.toLowerCase()} is more than zero.`));
+  if (wrong.length > 0) return wrong;
+  if (!ownValue(context.sections, part.parameters.studSize.value)) {
+    const message = `There is no stud size “${part.parameters.studSize.value}” in the library.`;
+    return [problem("unknown-section", "parameters.studSize.value", message)];
+  }
+  const misfit = heightProblem(part, context) ?? lengthProblem(part, context);
+  if (misfit) return [misfit];
+  const widthNm = (part.openingWidth.valueNm ?? 0) * part.openings;
+  const lengthNm = part.length.valueNm;
+  if (lengthNm === null || widthNm < lengthNm) return [];
+  const message = `${part.openings} openings of ${formatLength(part.openingWidth.valueNm ?? 0, context.system)} are wider than ${formatLength(lengthNm, context.system)} of wall.`;
+  return [problem("openings-too-wide", "openingWidth", message)];
+}
+
+function measures(part: WallTotals, { system }: PartContext): Measure[] {
+  const { length, height } = part;
+  if (length.valueNm === null || height.valueNm === null) return [];
+  const [lengthText, heightText] = [formatRunningLength(length.valueNm, system), formatLength(height.valueNm, system)];
+  const text = formatArea(areaOf(length.valueNm, height.valueNm), system);
+  const working = {
+    sentence: `Area of ${part.name}, openings not taken off.`,
+    formula: "length × height",
+    withNumbers: `${lengthText} × ${heightText} = ${text}`,
+    steps: [],
+  };
+  return [{ id: "area", name: "Area", of: "", text, working, shapeIds: [] }];
+}
+
+const reckonedPoint: OpenPoint = {
+  path: "",
+  kind: "assumed",
+  message: "Reckoned from totals, not laid out: measure the walls one by one before ordering",
+};
+
+export const wallTotalsKind: PartKind<WallTotals> = {
+  kind: "wall-totals",
+  label: "Walls by totals",
+  schema: wallTotalsSchema,
+  migrations: wallTotalsMigrations,
+  defaults: (id, name, { system }) => ({
+    kind: "wall-totals",
+    schemaVersion: 2,
+    ...newBase(id, name),
+    length: unmeasured,
+    height: assumedDimension(system === "imperial" ? feet(8) : millimetres(2400)),
+    corners: 0,
+    meetings: 0,
+    openings: 0,
+    openingWidth: assumedDimension(system === "imperial" ? feet(3) : millimetres(900)),
+    openingHeight: assumedDimension(system === "imperial" ? feet(4) : millimetres(1200)),
+    assembly: { id: "outside-wall", version: 1 },
+    parameters: newFramingParameters(system),
+    choices: {},
+  }),
+  measures,
+  order: 1,
+  assembliesFor: "stud-wall",
+  roles: STUD_WALL_ROLES,
+  functions: STUD_WALL_FUNCTIONS,
+  slot: framingSlot(),
+  waits: (part) => part.length.valueNm === null,
+  quantityNames: WALL_QUANTITIES,
+  quantities: (part): QuantityValues => {
+    const { valueNm: lengthNm } = part.length;
+    if (lengthNm === null) return {};
+    const heightNm = part.height.valueNm ?? 0;
+    const [widthNm, highNm] = [part.openingWidth.valueNm ?? 0, part.openingHeight.valueNm ?? 0];
+    const area = areaOf(lengthNm, heightNm);
+    const openingArea = part.openings * areaOf(widthNm, highNm);
+    return {
+      length: toMetres(lengthNm),
+      height: toMetres(heightNm),
+      area,
+      openingArea,
+      netArea: area - openingArea,
+      openings: part.openings,
+      doors: 0,
+      windows: part.openings,
+      openingWidths: part.openings * toMetres(widthNm),
+      casingRun: part.openings * toMetres(widthNm + 2 * highNm),
+      corners: part.corners,
+      meetings: part.meetings,
+    };
+  },
+  outline: noOutline,
+  draw: noDrawing,
+  problems,
+  openPoints: (part, { system }) => [
+    ...figurePoints(dimensions(part), system),
+    ...(part.length.valueNm === null ? [] : [reckonedPoint]),
+  ],
+  dimensions,
+  ...figureSetters<WallTotals>((part, path, to) => {
+    if (path !== "length" && path !== "height" && path !== "openingWidth" && path !== "openingHeight") {
+      throw new Error(`walls by totals: "${path}" is not one of its figures`);
+    }
+    return { ...part, [path]: to(part[path]) };
+  }),
+};

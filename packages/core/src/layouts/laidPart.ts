@@ -1,0 +1,26 @@
+import type { LaidOut, Value } from "../assemblies";
+import type { Drawing } from "../drawing/drawing";
+import type { Piece } from "../drawing/piece";
+import type { MeasureWorking, WorkingSource } from "../kinds";
+import type { Problem } from "../problems/problem";
+
+/** How the count of a role came to be, from the layout itself. */
+export type RoleWorking = Omit<MeasureWorking, "sentence"> & { readonly from: readonly WorkingSource[] };
+
+/** A part with whatever an assembly lays out on it: what its formulas stand on. */
+export type LaidPart = {
+  readonly pieces: readonly Piece[];
+  /** Made when it is asked for: only the part on screen is looked at. */
+  readonly draw: () => Drawing;
+  readonly laid: LaidOut;
+  /** Choices that every such part has, by the names formulas use. */
+  readonly choices: ReadonlyMap<string, Value>;
+  /** From totals, not laid out. */
+  readonly reckoned: boolean;
+  /** How often the part is built. */
+  readonly repeats: number;
+  /** Words for the scope that are no single value: `openingWords`. */
+  readonly words: Readonly<Record<string, string>>;
+  readonly workingOf: (role: string, sectionId: string) => RoleWorking | undefined;
+  readonly problems: readonly Problem[];
+};
