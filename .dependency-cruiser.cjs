@@ -5,6 +5,8 @@ const FLOW = [
   "units",
   "geometry",
   "drawing",
+  "parts",
+  "wall",
   "kinds",
   "house",
   "assemblies",

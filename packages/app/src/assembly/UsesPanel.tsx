@@ -63,7 +63,7 @@ export const UsesPanel = memo(function UsesPanel({ part }: { readonly part: Part
 
 /** Other figures of the part are nothing to it. */
 function sameUses(a: { readonly part: Part }, b: { readonly part: Part }): boolean {
-  return a.part.id === b.part.id && a.part.kind === b.part.kind && a.part.uses === b.part.uses;
+  return a.part.id === b.part.id && a.part.uses === b.part.uses;
 }
 
 type UseProps = {

@@ -1,11 +1,14 @@
 import {
+  kindOf,
   measuredOtherwise,
+  NO_ALLOWANCE,
   newOpening,
   OPENING_PLACES,
   type Opening,
   type Problem,
   placedOtherwise,
-  type StudWall,
+  settlePart,
+  type WallPart,
 } from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
@@ -29,20 +32,24 @@ const PLACE_WORDS: Record<Opening["along"], string> = {
 };
 
 type Props = {
-  readonly wall: StudWall;
+  readonly wall: WallPart;
   readonly onAdded: (id: string) => void;
   /** Makes the change; says why it could not be made. */
-  readonly onChange: (change: Pick<StudWall, "openings">) => Problem | undefined;
+  readonly onChange: (change: Pick<WallPart, "openings">) => Problem | undefined;
 };
 
 export function OpeningButtons({ wall, onAdded, onChange }: Props) {
-  const { context, savePart } = useJobActions();
+  const { context, savePart, rules: library } = useJobActions();
+  const { wall: rules } = kindOf(wall);
+  const allowanceOf = (opening: Pick<Opening, "kind" | "measuredAs">) =>
+    rules?.allowanceOf(settlePart(wall, context.system, library), opening) ?? NO_ALLOWANCE;
   const [refusal, setRefusal] = useState<string>();
   const [openId, setOpenId] = useState<string>();
   const open = wall.openings.find((each) => each.id === openId);
   const add = (kind: Opening["kind"]) => {
     const id = newId().slice(0, 8);
-    const opening = newOpening(wall, kind, id, context);
+    const besideNm = rules?.besideOpeningNm(settlePart(wall, context.system, library), context) ?? 0;
+    const opening = newOpening(wall, kind, id, context.system, besideNm);
     setRefusal(
       opening
         ? undefined
@@ -89,7 +96,9 @@ export function OpeningButtons({ wall, onAdded, onChange }: Props) {
       {open ? (
         <OpeningSheet
           opening={open}
-          onMeasuredAs={(measuredAs) => put(measuredOtherwise(open, measuredAs, wall.parameters))}
+          onMeasuredAs={(measuredAs) =>
+            put(measuredOtherwise(open, measuredAs, allowanceOf({ kind: open.kind, measuredAs: "unit" })))
+          }
           onTakeOut={() => {
             setOpenId(undefined);
             remove(open);
@@ -99,7 +108,7 @@ export function OpeningButtons({ wall, onAdded, onChange }: Props) {
           <Choice
             label="It stands"
             value={open.along}
-            onChange={(along) => put(placedOtherwise(wall, open, along))}
+            onChange={(along) => put(placedOtherwise(wall, open, along, allowanceOf))}
             options={OPENING_PLACES.map((value) => ({ value, label: PLACE_WORDS[value] }))}
           />
           {open.along === "even" ? (

@@ -4,9 +4,9 @@ import {
   isFaceOf,
   isRoom,
   outlineOf,
-  type StudWall,
   type WallEnd,
   type WallOnPlan,
+  type WallPart,
 } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
@@ -30,7 +30,7 @@ const STRETCHES: readonly { readonly value: How; readonly label: string }[] = [
 ];
 
 /** Where a wall stands on the plan, what it meets there, and how much of it is built. */
-export function WallOnPlanNotes({ part, wall }: { readonly part: StudWall; readonly wall: StudWall }) {
+export function WallOnPlanNotes({ part, wall }: { readonly part: WallPart; readonly wall: WallPart }) {
   const { parts, savePart, context, jobId } = useJob();
   const { plan } = part;
   if (!plan) return null;

@@ -1,9 +1,10 @@
+import { LARGEST_PHOTO_BYTES } from "../parts/base";
 import { contexts } from "../testing/library";
 import { feet, inches, metres, millimetres } from "../units";
-import { LARGEST_PHOTO_BYTES } from "./base";
+import { newOpening } from "../wall";
 import { PART_KINDS } from "./registry";
 import { newFeature, newRoomOpening, rectangleDefaults } from "./room";
-import { newOpening, studWallKind } from "./stud-wall";
+import { studWallKind } from "./stud-wall";
 
 // What is usual, in inches and in millimetres: common practice throughout.
 const wall = (system: "imperial" | "metric") => studWallKind.defaults("w", "Wall", contexts[system]);
@@ -63,7 +64,7 @@ describe("what a new part begins with", () => {
   it("for openings in it is a 36 by 80 in door with its allowance, a window at sill height, an opening to the floor", () => {
     const long = { ...wall("imperial"), length: { valueNm: feet(20), typed: "", assumed: false } };
     const sizes = (["door", "window", "plain"] as const).map((kind) => {
-      const { name, width, height, sill } = newOpening(long, kind, "o", contexts.imperial) ?? {};
+      const { name, width, height, sill } = newOpening(long, kind, "o", "imperial", inches(4.5)) ?? {};
       return [name, ...[width, height, sill].map((each) => (each?.valueNm ?? 0) / inches(1))];
     });
     expect(sizes).toEqual([
@@ -73,7 +74,7 @@ describe("what a new part begins with", () => {
     ]);
     const metric = { ...wall("metric"), length: { valueNm: metres(6), typed: "", assumed: false } };
     const inMm = (["door", "window", "plain"] as const).map((kind) => {
-      const { width, height, sill } = newOpening(metric, kind, "o", contexts.metric) ?? {};
+      const { width, height, sill } = newOpening(metric, kind, "o", "metric", millimetres(114)) ?? {};
       return [width, height, sill].map((each) => (each?.valueNm ?? 0) / millimetres(1));
     });
     expect(inMm).toEqual([

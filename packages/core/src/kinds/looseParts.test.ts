@@ -1,7 +1,7 @@
+import { enterDimension } from "../parts/entry";
+import { ALONE } from "../parts/partKind";
 import { contexts } from "../testing/library";
 import { feet } from "../units";
-import { enterDimension } from "./entry";
-import { ALONE } from "./partKind";
 import { kindOf, PART_KINDS, type Part, partSchema } from "./registry";
 import { renameParts } from "./renameParts";
 

@@ -1,6 +1,6 @@
 import equal from "fast-deep-equal";
+import type { PartContext } from "../parts/partKind";
 import { formatLength } from "../units";
-import type { PartContext } from "./partKind";
 import { kindOf, type Part } from "./registry";
 
 export type Side = "mine" | "theirs";

@@ -1,14 +1,14 @@
 import { z } from "zod";
+import type { PartKind } from "../parts/partKind";
+import type { Role } from "../parts/role";
+import type { SlotParameter } from "../parts/slot";
+import type { AssemblyRef } from "../parts/use";
 import { type AreaPart, areaKind, areaSchema } from "./area";
 import { type LengthPart, lengthKind, lengthSchema } from "./length";
-import type { PartKind } from "./partKind";
-import type { Role } from "./role";
 import { type Room, roomKind, roomSchema } from "./room";
-import type { SlotParameter } from "./slot";
 import { type SpotsPart, spotsKind, spotsSchema } from "./spots";
 import { type StoreyPart, storeyKind, storeySchema } from "./storey";
 import { type StudWall, studWallKind, studWallSchema } from "./stud-wall";
-import type { AssemblyRef } from "./use";
 import { type WallTotals, wallTotalsKind, wallTotalsSchema } from "./wall-totals";
 
 /** Every kind of part. A new kind is a folder here, a line in `PART_KINDS` and one in `partSchema`. */

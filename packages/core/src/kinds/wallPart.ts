@@ -1,5 +1,5 @@
+import type { WallOnPlan } from "../wall";
 import { kindOf, type Part } from "./registry";
-import type { WallOnPlan } from "./stud-wall";
 
 /** Parts that stand as upright walls, by themselves or on the plan, of whatever they are built. */
 export type WallPart = Extract<Part, { readonly plan: WallOnPlan | null }>;

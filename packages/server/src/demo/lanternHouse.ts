@@ -248,9 +248,12 @@ function houseWall(newId: () => string, context: PartContext): StudWall {
   return HOUSE_WALL.reduce((current, demo, index) => withLoneOpening(current, demo, index, context), sized);
 }
 
+/** A king and two jacks of 1 1/2 in. */
+const BESIDE_NM = inches(4.5);
+
 function withLoneOpening(wall: StudWall, demo: LoneOpening, index: number, context: PartContext): StudWall {
   const id = `opening-${index + 1}`;
-  const opening = newOpening(wall, demo.kind, id, context);
+  const opening = newOpening(wall, demo.kind, id, context.system, BESIDE_NM);
   if (!opening) throw new Error(`lanternHouse: the house wall has no room for ${demo.kind}`);
   const openings = wall.openings.concat({ ...opening, name: demo.name ?? opening.name });
   return (["position", "sill", "height", "width"] as const).reduce(

@@ -8,6 +8,7 @@ import {
   type RoomOpening,
   runName,
   type SharedOpening,
+  unitAllowance,
   unitAllowances,
   withoutFeature,
   withoutRun,
@@ -140,7 +141,7 @@ function WhatIsIn({ room, hostId, onChange }: Pick<Props, "room" | "hostId" | "o
         <OpeningSheet
           opening={open}
           onMeasuredAs={(measuredAs) =>
-            put(open.id, measuredOtherwise(open, measuredAs, unitAllowances(context.system)))
+            put(open.id, measuredOtherwise(open, measuredAs, unitAllowance(open.kind, unitAllowances(context.system))))
           }
           onTakeOut={() => {
             setOpenId(undefined);

@@ -1,13 +1,13 @@
 import { z } from "zod";
+import { newBase, partBase } from "../../parts/base";
+import { dimensionSchema, unmeasured } from "../../parts/dimension";
+import { figureSetters } from "../../parts/figures";
+import { noDrawing, noOutline } from "../../parts/looseDrawing";
+import { figurePoints } from "../../parts/openPointsOf";
+import type { DimensionSlot, Measure, PartContext, PartKind } from "../../parts/partKind";
+import { areaQuantity, lengthQuantity, type QuantityValues } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import { areaOf, formatArea, formatLength, toMetres } from "../../units";
-import { newBase, partBase } from "../base";
-import { dimensionSchema, unmeasured } from "../dimension";
-import { figureSetters } from "../figures";
-import { noDrawing, noOutline } from "../looseDrawing";
-import { figurePoints } from "../openPointsOf";
-import type { DimensionSlot, Measure, PartContext, PartKind } from "../partKind";
-import { areaQuantity, lengthQuantity, type QuantityValues } from "../quantity";
 
 /** An area by two figures: a deck, a patch of paving, a panel. */
 export const areaSchema = z.object({

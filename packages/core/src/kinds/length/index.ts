@@ -1,13 +1,13 @@
 import { z } from "zod";
+import { newBase, partBase } from "../../parts/base";
+import { dimensionSchema, unmeasured } from "../../parts/dimension";
+import { figureSetters } from "../../parts/figures";
+import { noDrawing, noOutline } from "../../parts/looseDrawing";
+import { figurePoints } from "../../parts/openPointsOf";
+import type { DimensionSlot, PartContext, PartKind } from "../../parts/partKind";
+import { lengthQuantity, type QuantityValues } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, formatRunningLength, toMetres } from "../../units";
-import { newBase, partBase } from "../base";
-import { dimensionSchema, unmeasured } from "../dimension";
-import { figureSetters } from "../figures";
-import { noDrawing, noOutline } from "../looseDrawing";
-import { figurePoints } from "../openPointsOf";
-import type { DimensionSlot, PartContext, PartKind } from "../partKind";
-import { lengthQuantity, type QuantityValues } from "../quantity";
 
 /** A length that is no wall of a room: a fence, a gutter, a run of skirting. */
 export const lengthSchema = z.object({

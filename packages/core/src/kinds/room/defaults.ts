@@ -1,11 +1,12 @@
+import { newBase } from "../../parts/base";
+import { assumedChoice, assumedDimension, unmeasured } from "../../parts/dimension";
+import type { RoomOpening } from "../../parts/opening";
+import type { PartContext } from "../../parts/partKind";
 import { feet, inches, type MeasuringSystem, millimetres, type Nanometres } from "../../units";
-import { newBase } from "../base";
-import { assumedChoice, assumedDimension, unmeasured } from "../dimension";
-import type { PartContext } from "../partKind";
-import { OPENING_SIZES } from "../stud-wall/defaults";
+import { OPENING_SIZES } from "../../wall/newOpening";
 import { hostLengthNm, openingSpan } from "./hosts";
 import { featureSpan, featuresOf } from "./outline";
-import type { Drop, Feature, Room, RoomOpening, RoomRun } from "./schema";
+import type { Drop, Feature, Room, RoomRun } from "./schema";
 
 type Starts = {
   readonly thicknessNm: Nanometres;

@@ -1,8 +1,9 @@
+import type { RoomOpening } from "../../parts/opening";
 import { contexts } from "../../testing/library";
 import { feet, inches } from "../../units";
 import { newRoomOpening, rectangleDefaults } from "./defaults";
 import { roomDimensions, withDimension } from "./dimensions";
-import type { Room, RoomOpening } from "./schema";
+import type { Room } from "./schema";
 
 const context = contexts.imperial;
 const start = rectangleDefaults("den", "Den", context);

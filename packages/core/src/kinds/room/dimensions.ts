@@ -1,10 +1,11 @@
+import { type Dimension, measured } from "../../parts/dimension";
+import { changeById, figureSetters } from "../../parts/figures";
+import type { RoomOpening } from "../../parts/opening";
+import type { DimensionSlot } from "../../parts/partKind";
 import type { Nanometres } from "../../units";
-import { type Dimension, measured } from "../dimension";
-import { changeById, figureSetters } from "../figures";
-import type { DimensionSlot } from "../partKind";
 import { followRectangle } from "./edit";
 import { runName } from "./names";
-import type { Drop, Feature, Room, RoomOpening } from "./schema";
+import type { Drop, Feature, Room } from "./schema";
 
 const slot = (path: string, label: string, of: string, dimension: Dimension): DimensionSlot => ({
   path,

@@ -1,7 +1,7 @@
+import { ALONE } from "../../parts/partKind";
 import { contexts } from "../../testing/library";
 import { entered, walkedRoom } from "../../testing/rooms";
 import { feet, inches } from "../../units";
-import { ALONE } from "../partKind";
 import { newFeature, newRoomOpening, rectangleDefaults } from "./defaults";
 import { drawRoom } from "./draw";
 import type { Room } from "./schema";

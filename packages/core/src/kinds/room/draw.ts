@@ -1,11 +1,12 @@
 import type { PlanDrawing, PlanFigure, PlanLabel, PlanShape } from "../../drawing/drawing";
 import { along, boundsOf, type Direction, headingFrom, type Point } from "../../geometry";
+import type { RoomOpening } from "../../parts/opening";
+import type { PartContext, Surroundings } from "../../parts/partKind";
 import { formatLength } from "../../units";
-import type { PartContext, Surroundings } from "../partKind";
 import { withSharedThickness } from "./hosts";
 import { letterOf } from "./names";
 import { type Face, floorLabel, outlineOf, outward, type RoomOutline, wallBacks } from "./outline";
-import type { Room, RoomOpening } from "./schema";
+import type { Room } from "./schema";
 import { headings, measuredRuns } from "./walk";
 
 const flipped = ({ x, y }: Direction): Direction => ({ x: -x, y: -y });

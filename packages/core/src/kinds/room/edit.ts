@@ -1,5 +1,5 @@
-import { assumedDimension, confirmedChoice } from "../dimension";
-import type { PartContext } from "../partKind";
+import { assumedDimension, confirmedChoice } from "../../parts/dimension";
+import type { PartContext } from "../../parts/partKind";
 import { newRun, SQUARE_RIGHT } from "./defaults";
 import type { Closing, Room, RoomRun } from "./schema";
 import { measuredRuns, walkOf } from "./walk";

@@ -1,4 +1,5 @@
 import { directionOf, dot, type Point } from "../../geometry";
+import { measured } from "../../parts/dimension";
 import {
   feet,
   formatLength,
@@ -9,7 +10,6 @@ import {
   type Nanometres,
   parseLength,
 } from "../../units";
-import { measured } from "../dimension";
 import { runName } from "./names";
 import type { Room, RoomRun } from "./schema";
 import { gapSizeNm, headings, measuredCorners, measuredRuns } from "./walk";

@@ -1,7 +1,8 @@
+import { changeById } from "../../parts/figures";
+import type { RoomOpening } from "../../parts/opening";
+import type { Surroundings } from "../../parts/partKind";
 import type { Nanometres } from "../../units";
-import { changeById } from "../figures";
-import type { Surroundings } from "../partKind";
-import type { Feature, Room, RoomOpening } from "./schema";
+import type { Feature, Room } from "./schema";
 
 /** What an opening can be in: a run, or the back of a recess or the front of a bump. */
 export type Host = { readonly id: string; readonly name: string; readonly lengthNm: Nanometres | null };

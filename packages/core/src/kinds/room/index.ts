@@ -1,6 +1,6 @@
 import type { PlanDrawing } from "../../drawing/drawing";
 import { boundsOf } from "../../geometry";
-import type { PartKind } from "../partKind";
+import type { PartKind } from "../../parts/partKind";
 import { roomDefaults } from "./defaults";
 import { roomDimensions, withDimension, withRefused } from "./dimensions";
 import { drawRoom } from "./draw";

@@ -1,11 +1,11 @@
 import type { Polygon } from "../../geometry";
+import type { RoomOpening, SharedOpening } from "../../parts/opening";
+import type { Measure } from "../../parts/partKind";
+import type { MeasureWorking } from "../../parts/working";
 import type { MeasuringSystem } from "../../units";
-import type { Measure } from "../partKind";
-import type { MeasureWorking } from "../working";
 import type { CeilingPlanes } from "./ceiling";
-import type { SharedOpening } from "./openings";
 import type { Face, RoomOutline } from "./outline";
-import type { Room, RoomOpening } from "./schema";
+import type { Room } from "./schema";
 
 /** A room that closes, with all that its measures stand on. */
 export type Measured = {

@@ -1,7 +1,7 @@
 import { distance, perimeterNm, polygonArea } from "../../geometry";
+import type { Measure, PartContext, Surroundings } from "../../parts/partKind";
+import type { MeasureWorking } from "../../parts/working";
 import { formatArea, formatLength, formatVolume, type MeasuringSystem } from "../../units";
-import type { Measure, PartContext, Surroundings } from "../partKind";
-import type { MeasureWorking } from "../working";
 import { type CeilingPlanes, ceilingPlanes, dropSideArea, dropVolume, slopedArea, volumeUnder } from "./ceiling";
 import { cornersOf } from "./corners";
 import { withSharedThickness } from "./hosts";

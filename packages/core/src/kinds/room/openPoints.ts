@@ -1,6 +1,6 @@
+import { figurePoints } from "../../parts/openPointsOf";
+import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { formatLength } from "../../units";
-import { figurePoints } from "../openPointsOf";
-import type { OpenPoint, PartContext } from "../partKind";
 import { roomDimensions } from "./dimensions";
 import { runName } from "./names";
 import { outlineOf, type RoomOutline } from "./outline";

@@ -1,10 +1,5 @@
+import type { RoomOpening } from "../../parts/opening";
 import { areaOf, type Nanometres, type SquareMetres } from "../../units";
-import type { RoomOpening } from "./schema";
-
-/** A neighbour's opening in a wall that a room shares, with its place as this room measures it. */
-export type SharedOpening = RoomOpening & {
-  readonly sharedFrom: { readonly roomId: string; readonly roomName: string };
-};
 
 /** Through the wall: a rectangle, or with half an ellipse at its head. */
 export function openingArea(opening: RoomOpening): SquareMetres {

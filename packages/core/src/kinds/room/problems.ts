@@ -1,11 +1,12 @@
+import type { Dimension } from "../../parts/dimension";
+import type { RoomOpening } from "../../parts/opening";
+import type { PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, metres, type Nanometres } from "../../units";
-import type { Dimension } from "../dimension";
-import type { PartContext } from "../partKind";
 import { hostLengthNm, openingSpan } from "./hosts";
 import { hostName, runName } from "./names";
 import { featureSpan, featuresOf } from "./outline";
-import type { Feature, Room, RoomOpening } from "./schema";
+import type { Feature, Room } from "./schema";
 
 const LONGEST_WALL_NM = metres(200);
 const HIGHEST_CEILING_NM = metres(30);

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { perimeterNm, polygonArea } from "../../geometry";
+import { ALONE } from "../../parts/partKind";
 import { contexts } from "../../testing/library";
 import { type WalkStep, walkedRoom } from "../../testing/rooms";
 import { inches, millimetres } from "../../units";
-import { ALONE } from "../partKind";
 import { newRoomOpening } from "./defaults";
 import { withDimension, withRefused } from "./dimensions";
 import { finishWalk, withClosing } from "./edit";

@@ -1,6 +1,5 @@
 import { perimeterNm, polygonArea } from "../../geometry";
-import { toMetres } from "../../units";
-import type { Surroundings } from "../partKind";
+import type { Surroundings } from "../../parts/partKind";
 import {
   areaQuantity,
   countQuantity,
@@ -8,7 +7,8 @@ import {
   type Quantity,
   type QuantityValues,
   volumeQuantity,
-} from "../quantity";
+} from "../../parts/quantity";
+import { toMetres } from "../../units";
 import { ceilingPlanes, dropSideArea, dropVolume, slopedArea, volumeUnder, wallAreaUnder } from "./ceiling";
 import { cornersOf } from "./corners";
 import { withSharedThickness } from "./hosts";

@@ -1,16 +1,17 @@
+import { confirmedChoice, measured } from "../../parts/dimension";
+import { enterDimension } from "../../parts/entry";
+import type { RoomOpening } from "../../parts/opening";
+import { ALONE } from "../../parts/partKind";
 import { contexts } from "../../testing/library";
 import { entered, measureText, walkedRoom } from "../../testing/rooms";
 import { feet, inches, millimetres, toSquareFeet } from "../../units";
-import { confirmedChoice, measured } from "../dimension";
-import { enterDimension } from "../entry";
-import { ALONE } from "../partKind";
 import { ceilingPlanes, slopedArea, volumeUnder } from "./ceiling";
 import { newDrop, newFeature, newRoomOpening, rectangleDefaults } from "./defaults";
 import { withoutFeature } from "./edit";
 import { roomKind } from "./index";
 import { openingArea, revealLengthNm } from "./openings";
 import { outlineOf } from "./outline";
-import type { Room, RoomOpening } from "./schema";
+import type { Room } from "./schema";
 
 const context = contexts.imperial;
 const rectangle = (a: string, b: string): Room =>

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { partBase } from "../base";
-import { chosenSchema, dimensionSchema } from "../dimension";
-import { openingSchema } from "../stud-wall/schema";
+import { partBase } from "../../parts/base";
+import { chosenSchema, dimensionSchema } from "../../parts/dimension";
+import { roomOpeningSchema } from "../../parts/opening";
 
 const idSchema = z.string().min(1).max(40);
 
@@ -32,18 +32,6 @@ export const featureSchema = z.object({
   thickness: dimensionSchema,
 });
 export type Feature = z.infer<typeof featureSchema>;
-
-export const ROOM_OPENING_KINDS = ["door", "window", "plain", "arch"] as const;
-
-/** In the wall behind a run, or in the back of a feature; a neighbour on the wall's other side shares it. */
-export const roomOpeningSchema = openingSchema.omit({ along: true }).extend({
-  kind: z.enum(ROOM_OPENING_KINDS),
-  /** The run or the feature it is in. */
-  hostId: idSchema,
-  /** Of an archway: from where the curve springs to its crown, which is the opening's height. */
-  rise: dimensionSchema,
-});
-export type RoomOpening = z.infer<typeof roomOpeningSchema>;
 
 export const CEILING_SHAPES = ["level", "sloped", "vaulted"] as const;
 

@@ -1,12 +1,12 @@
 import { distance } from "../../geometry";
+import type { RoomOpening } from "../../parts/opening";
+import type { Measure } from "../../parts/partKind";
 import { areaOf, formatArea, formatLength, formatRunningLength, type SquareMetres } from "../../units";
-import type { Measure } from "../partKind";
 import { type CeilingPlanes, wallAreaUnder } from "./ceiling";
 import { idsOf, type Measured, measure, nameOfOpening, sumOf } from "./measured";
 import { runName } from "./names";
 import { openingArea, revealLengthNm } from "./openings";
 import type { Face } from "./outline";
-import type { RoomOpening } from "./schema";
 
 const grossOf = (faces: readonly Face[], planes: CeilingPlanes): SquareMetres =>
   sumOf(faces, (face) => wallAreaUnder(face.from, face.to, planes));

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { newBase, partBase } from "../base";
-import { noDrawing, noOutline } from "../looseDrawing";
-import type { PartKind } from "../partKind";
-import { countQuantity, type QuantityValues } from "../quantity";
+import { newBase, partBase } from "../../parts/base";
+import { noDrawing, noOutline } from "../../parts/looseDrawing";
+import type { PartKind } from "../../parts/partKind";
+import { countQuantity, type QuantityValues } from "../../parts/quantity";
 
 /** Things that are counted: posts, hold-downs, sockets. Where they are is the location; a photo shows them. */
 export const spotsSchema = z.object({

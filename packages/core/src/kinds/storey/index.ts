@@ -1,11 +1,11 @@
 import { z } from "zod";
+import { newBase, partBase } from "../../parts/base";
+import { dimensionSchema, unmeasured } from "../../parts/dimension";
+import { figureSetters } from "../../parts/figures";
+import { noDrawing, noOutline } from "../../parts/looseDrawing";
+import { figurePoints } from "../../parts/openPointsOf";
+import type { DimensionSlot, PartKind } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
-import { newBase, partBase } from "../base";
-import { dimensionSchema, unmeasured } from "../dimension";
-import { figureSetters } from "../figures";
-import { noDrawing, noOutline } from "../looseDrawing";
-import { figurePoints } from "../openPointsOf";
-import type { DimensionSlot, PartKind } from "../partKind";
 
 /** What holds for a whole storey: its order, where north is, and outside readings that its plan is checked against. */
 export const storeySchema = z.object({

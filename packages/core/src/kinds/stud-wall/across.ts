@@ -1,7 +1,7 @@
 import { type Across, isFraming, isSheet, type Piece } from "../../drawing/piece";
+import type { PartContext } from "../../parts/partKind";
+import { sectionOf } from "../../parts/section";
 import { millimetres, type Nanometres } from "../../units";
-import type { PartContext } from "../partKind";
-import { sectionOf } from "../section";
 import type { StudWall } from "./schema";
 
 const SHEET_NM: Nanometres = millimetres(12);

@@ -1,4 +1,4 @@
-import type { Beyond, OpenPoint } from "../partKind";
+import type { Beyond, OpenPoint } from "../../parts/partKind";
 import type { StudWall } from "./schema";
 
 /** The assemblies that a company's outside and inside walls are framed by, under whatever version it has. */

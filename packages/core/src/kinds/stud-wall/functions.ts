@@ -1,5 +1,5 @@
+import type { FunctionSignature } from "../../parts/functionSignature";
 import { AREA, COUNT } from "../../units";
-import type { FunctionSignature } from "../functionSignature";
 
 /** What formulas can ask of a wall's frame and sheets, beyond its pieces. */
 export const STUD_WALL_FUNCTIONS: readonly FunctionSignature[] = [

@@ -1,17 +1,18 @@
 import type { ElevationDrawing } from "../../drawing/drawing";
-import type { PartKind } from "../partKind";
+import type { PartKind } from "../../parts/partKind";
+import { drawWall, wallOutline } from "../../wall/draw";
+import { wallMeasures } from "../../wall/measures";
+import { WALL_QUANTITIES, wallQuantities } from "../../wall/quantities";
 import { acrossStudWall } from "./across";
+import { allowanceOf } from "./allowances";
 import { besideWhatLies } from "./besideWhatLies";
 import { studWallDefaults } from "./defaults";
-import { studWallDimensions, withDimension, withRefused } from "./dimensions";
-import { drawStudWall, studWallOutline } from "./draw";
+import { framedOpenings, studWallDimensions, withDimension, withRefused } from "./figures";
+import { studThicknessNm } from "./fit";
 import { STUD_WALL_FUNCTIONS } from "./functions";
-import { studWallMeasures } from "./measures";
 import { studWallMigrations } from "./migrations";
-import { settleOpenings } from "./openings";
 import { studWallOpenPoints } from "./openPoints";
 import { studWallProblems } from "./problems";
-import { studWallQuantities, WALL_QUANTITIES } from "./quantities";
 import { STUD_WALL_ROLES } from "./roles";
 import { type StudWall, studWallSchema } from "./schema";
 import { framingSlot } from "./slot";
@@ -19,40 +20,40 @@ import { framingSlot } from "./slot";
 export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   kind: "stud-wall",
   label: "Stud wall",
+  order: 1,
   schema: studWallSchema,
   migrations: studWallMigrations,
   defaults: studWallDefaults,
-  measures: (wall, context) => studWallMeasures(settleOpenings(wall), context),
-  order: 1,
+  measures: (wall, context) => wallMeasures(framedOpenings(wall), context),
+  quantityNames: WALL_QUANTITIES,
+  quantities: (wall) => wallQuantities(framedOpenings(wall)),
   roles: STUD_WALL_ROLES,
   functions: STUD_WALL_FUNCTIONS,
   slot: framingSlot(),
+  // Two jambs, each of a king and two jacks at most.
+  wall: { allowanceOf, besideOpeningNm: (wall, context) => 3 * studThicknessNm(wall, context) },
   waits: (wall) => wall.length.valueNm === null,
-  placed: settleOpenings,
+  placed: framedOpenings,
+  outline: wallOutline,
+  draw: (wall, context) => drawWall(framedOpenings(wall), context),
   across: acrossStudWall,
-  besideWhatLies,
-  nameOfItem: (wall, id) => wall.openings.find((each) => each.id === id)?.name,
-  quantityNames: WALL_QUANTITIES,
-  quantities: (wall) => studWallQuantities(settleOpenings(wall)),
-  outline: studWallOutline,
-  draw: (wall, context) => drawStudWall(settleOpenings(wall), context),
-  problems: (wall, context) => studWallProblems(settleOpenings(wall), context),
+  problems: (wall, context) => studWallProblems(framedOpenings(wall), context),
   openPoints: studWallOpenPoints,
   dimensions: studWallDimensions,
   withDimension,
   withRefused,
+  besideWhatLies,
+  nameOfItem: (wall, id) => wall.openings.find((each) => each.id === id)?.name,
   withReferences: (wall, renamed) =>
     wall.plan ? { ...wall, plan: { ...wall.plan, roomId: renamed(wall.plan.roomId) } } : wall,
 };
 
+export { unitAllowance } from "./allowances";
 export { INSIDE_WALL, OUTSIDE_WALL } from "./besideWhatLies";
 export * from "./defaults";
-export { openingRectangle } from "./draw";
+export { framedOpenings } from "./figures";
 export * from "./fit";
-export * from "./measures";
-export { measuredOtherwise, placedOtherwise, settleOpenings } from "./openings";
 export * from "./openPoints";
 export * from "./parameters";
-export * from "./profile";
 export * from "./roles";
 export * from "./schema";

@@ -1,10 +1,11 @@
 import { migrate } from "../../migrations/migrate";
+import { measured } from "../../parts/dimension";
+import { enterDimension } from "../../parts/entry";
 import { contexts, wallOf } from "../../testing/library";
 import { feet } from "../../units";
-import { measured } from "../dimension";
-import { enterDimension } from "../entry";
+import type { WallOnPlan } from "../../wall";
 import { PART_KINDS, partSchema } from "../registry";
-import type { StudWall, WallOnPlan } from "./schema";
+import type { StudWall } from "./schema";
 
 const kind = PART_KINDS["stud-wall"];
 const context = contexts.imperial;

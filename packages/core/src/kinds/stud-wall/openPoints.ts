@@ -1,8 +1,8 @@
+import { figurePoints } from "../../parts/openPointsOf";
+import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { ownValue } from "../../records/ownValue";
 import { formatSpacing } from "../../units";
-import { figurePoints } from "../openPointsOf";
-import type { OpenPoint, PartContext } from "../partKind";
-import { studWallDimensions } from "./dimensions";
+import { studWallDimensions } from "./figures";
 import { FRAMING_PARAMETERS, framingParameter, type ParameterName } from "./parameters";
 import type { StudWall } from "./schema";
 

@@ -1,18 +1,13 @@
 import fc from "fast-check";
 import { countPart } from "../../count";
 import { migrate } from "../../migrations/migrate";
+import { enterDimension } from "../../parts/entry";
+import type { Opening } from "../../parts/opening";
 import { contexts, library, openingOf, wallOf } from "../../testing/library";
 import { feet, inches, millimetres } from "../../units";
-import { enterDimension } from "../entry";
-import {
-  measuredOtherwise,
-  type Opening,
-  placedOtherwise,
-  type StudWall,
-  settleOpenings,
-  studWallKind,
-  studWallSchema,
-} from "./index";
+import { measuredOtherwise, placedOtherwise } from "../../wall";
+import { allowanceOf, unitAllowance } from "./allowances";
+import { framedOpenings, type StudWall, studWallKind, studWallSchema } from "./index";
 
 const context = contexts.imperial;
 const wallWith = (...openings: Opening[]): StudWall =>
@@ -26,7 +21,7 @@ const window = (id: string, changes: Partial<Opening> = {}): Opening => ({
   ...changes,
 });
 const figures = (wall: StudWall) =>
-  settleOpenings(wall).openings.map(({ position, width, height }) => [position.valueNm, width.valueNm, height.valueNm]);
+  framedOpenings(wall).openings.map(({ position, width, height }) => [position.valueNm, width.valueNm, height.valueNm]);
 
 describe("an opening measured by its unit", () => {
   // Common practice: a 3/0 x 6/8 door is framed 38 x 82 1/2 in; a window 1/2 in larger each way.
@@ -64,11 +59,11 @@ describe("an opening measured by its unit", () => {
 
   it("keeps what was typed when it turns out to be the unit's; what was assumed stays the same hole", () => {
     const { parameters } = wallWith();
-    expect(measuredOtherwise(door(), "unit", parameters).width.valueNm).toBe(inches(36));
+    expect(measuredOtherwise(door(), "unit", unitAllowance("door", parameters)).width.valueNm).toBe(inches(36));
     const assumed = door({ width: { valueNm: inches(38), typed: "", assumed: true } });
-    const unit = measuredOtherwise(assumed, "unit", parameters);
+    const unit = measuredOtherwise(assumed, "unit", unitAllowance("door", parameters));
     expect(unit.width.valueNm).toBe(inches(36));
-    expect(measuredOtherwise(unit, "rough", parameters)).toEqual(assumed);
+    expect(measuredOtherwise(unit, "rough", unitAllowance("door", parameters))).toEqual(assumed);
   });
 
   it("is asked about as it was entered, not as it is framed", () => {
@@ -109,10 +104,10 @@ describe("where an opening stands", () => {
   it("stays there when it is measured from the left end again", () => {
     const wall = wallWith(door({ along: "centred", measuredAs: "unit" }));
     const [opening = door()] = wall.openings;
-    const placed = placedOtherwise(wall, opening, "from-left");
+    const placed = placedOtherwise(wall, opening, "from-left", (each) => allowanceOf(wall, each));
     expect(placed.position.valueNm).toBe(feet(12) - inches(18));
     expect(figures({ ...wall, openings: [placed] })).toEqual(figures(wall));
-    expect(placedOtherwise(wall, placed, "even").along).toBe("even");
+    expect(placedOtherwise(wall, placed, "even", (each) => allowanceOf(wall, each)).along).toBe("even");
   });
 
   it("overlaps are told, as ever", () => {
@@ -140,8 +135,8 @@ describe("settling openings", () => {
     fc.assert(
       fc.property(fc.array(anyOpening, { maxLength: 5 }), (openings) => {
         const ids = openings.map((opening, index) => ({ ...opening, id: `o${index}` }));
-        const once = settleOpenings(wallWith(...ids));
-        expect(settleOpenings(once)).toEqual(once);
+        const once = framedOpenings(wallWith(...ids));
+        expect(framedOpenings(once)).toEqual(once);
         expect(once.openings.every((opening) => opening.measuredAs === "rough")).toBe(true);
       }),
     );
@@ -155,7 +150,7 @@ describe("settling openings", () => {
           ...openingOf("plain", `o${index}`, { positionNm: 0, widthNm, heightNm: feet(6) }),
           along: "even" as const,
         }));
-        const settled = settleOpenings(wallWith(...openings)).openings;
+        const settled = framedOpenings(wallWith(...openings)).openings;
         const edges = settled.flatMap(({ position, width }) => [
           position.valueNm ?? 0,
           (position.valueNm ?? 0) + (width.valueNm ?? 0),

@@ -1,7 +1,7 @@
 import { z } from "zod";
+import { assumedChoice, chosenSchema } from "../../parts/dimension";
+import type { ParameterKind } from "../../parts/slot";
 import { feet, inches, type MeasuringSystem, millimetres } from "../../units";
-import { assumedChoice, chosenSchema } from "../dimension";
-import type { ParameterKind } from "../slot";
 
 export const CORNER_STYLES = ["two-stud", "three-stud", "four-stud"] as const;
 export type CornerStyle = (typeof CORNER_STYLES)[number];

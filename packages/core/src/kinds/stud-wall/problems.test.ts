@@ -1,7 +1,8 @@
+import type { Opening } from "../../parts/opening";
 import { contexts, openingOf, wallOf } from "../../testing/library";
 import { feet, inches, metres } from "../../units";
 import { studWallKind } from "./index";
-import type { Opening, StudWall } from "./schema";
+import type { StudWall } from "./schema";
 
 type At = Partial<{ at: number; width: number; height: number; sill: number; kind: Opening["kind"] }>;
 /** An opening by inches; a door of 30 by 80 in the middle of 12 ft where nothing else is said. */

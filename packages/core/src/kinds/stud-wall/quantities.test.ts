@@ -1,6 +1,6 @@
+import { ALONE } from "../../parts/partKind";
 import { openingOf, wallOf } from "../../testing/library";
 import { feet, inches } from "../../units";
-import { ALONE } from "../partKind";
 import { studWallKind } from "./index";
 
 describe("what is measured of a wall", () => {

@@ -1,4 +1,4 @@
-import type { Role, RoleTone } from "../role";
+import type { Role, RoleTone } from "../../parts/role";
 
 /** The sticks a stud wall is framed with. */
 export const FRAMING_ROLES = [

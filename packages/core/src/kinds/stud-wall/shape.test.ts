@@ -1,10 +1,11 @@
+import { measured } from "../../parts/dimension";
+import { ALONE } from "../../parts/partKind";
 import { contexts, elevationOf, wallOf } from "../../testing/library";
 import { feet, inches, type Nanometres } from "../../units";
-import { measured } from "../dimension";
-import { ALONE } from "../partKind";
+import type { WallShape } from "../../wall";
+import { grossAreaOf } from "../../wall/measures";
 import { studWallKind } from "./index";
-import { grossAreaOf } from "./measures";
-import type { StudWall, WallShape } from "./schema";
+import type { StudWall } from "./schema";
 
 const context = contexts.imperial;
 const wall: StudWall = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) });

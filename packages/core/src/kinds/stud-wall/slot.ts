@@ -1,5 +1,5 @@
-import type { Slot, SlotDefault, SlotParameter } from "../slot";
-import type { AssemblyRef, Scalar } from "../use";
+import type { Slot, SlotDefault, SlotParameter } from "../../parts/slot";
+import type { AssemblyRef, Scalar } from "../../parts/use";
 import { FRAMING_PARAMETERS, type FramingParameters, framingChoicesOf, standsForFraming } from "./parameters";
 
 type Framed = {

@@ -1,12 +1,15 @@
+import { enterDimension } from "../../parts/entry";
+import { sectionOf } from "../../parts/section";
 import { contexts, openingOf, wallOf } from "../../testing/library";
 import { feet, inches, metres } from "../../units";
-import { enterDimension } from "../entry";
-import { sectionOf } from "../section";
-import { newOpening, type StudWall, studWallKind, studWallSchema } from "./index";
+import { newOpening } from "../../wall";
+import { type StudWall, studWallKind, studWallSchema } from "./index";
 
 const context = contexts.imperial;
 const enter = (wall: StudWall, path: string, typed: string) => enterDimension(studWallKind, wall, path, typed, context);
 const base = () => wallOf("imperial", { lengthNm: feet(12), heightNm: inches(97.125) });
+/** Three studs of 1 1/2 in. */
+const besideNm = inches(4.5);
 const door = (id: string, positionNm: number, widthNm = inches(38)) =>
   openingOf("door", id, { positionNm, widthNm, heightNm: inches(82.5) });
 const window = (positionNm: number) =>
@@ -87,7 +90,7 @@ describe("an entry on a wall", () => {
   });
 
   it("of a path that is no figure is a fault of the program", () => {
-    expect(() => enter(base(), "colour", "12'")).toThrow('"colour" is not one of its figures');
+    expect(() => enter(base(), "colour", "12'")).toThrow('"colour" is not one of a wall's figures');
   });
 });
 
@@ -102,11 +105,11 @@ describe("a new wall", () => {
   });
 
   it("takes openings only once it is measured, in the widest free stretch", () => {
-    expect(newOpening(wall, "door", "d", context)).toBeUndefined();
-    const first = newOpening(base(), "door", "d", context);
+    expect(newOpening(wall, "door", "d", "imperial", besideNm)).toBeUndefined();
+    const first = newOpening(base(), "door", "d", "imperial", besideNm);
     expect(first?.position.valueNm).toBe(inches(53));
     if (!first) throw new Error("no room");
-    const second = newOpening({ ...base(), openings: [first] }, "window", "w", context);
+    const second = newOpening({ ...base(), openings: [first] }, "window", "w", "imperial", besideNm);
     expect(second?.name).toBe("Window 1");
     expect(studWallKind.problems({ ...base(), openings: [first, ...(second ? [second] : [])] }, context)).toEqual([]);
   });

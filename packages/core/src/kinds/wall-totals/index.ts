@@ -1,6 +1,15 @@
 import { z } from "zod";
 import { recordOf } from "../../migrations/fields";
 import type { Migration } from "../../migrations/migrate";
+import { newBase, partBase } from "../../parts/base";
+import { assumedDimension, dimensionSchema, unmeasured } from "../../parts/dimension";
+import { figureSetters } from "../../parts/figures";
+import { noDrawing, noOutline } from "../../parts/looseDrawing";
+import { figurePoints } from "../../parts/openPointsOf";
+import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
+import type { QuantityValues } from "../../parts/quantity";
+import { sectionOf } from "../../parts/section";
+import { assemblyRefSchema, choicesSchema } from "../../parts/use";
 import { type Problem, problem } from "../../problems/problem";
 import { ownValue } from "../../records/ownValue";
 import {
@@ -13,21 +22,12 @@ import {
   millimetres,
   toMetres,
 } from "../../units";
-import { newBase, partBase } from "../base";
-import { assumedDimension, dimensionSchema, unmeasured } from "../dimension";
-import { figureSetters } from "../figures";
-import { noDrawing, noOutline } from "../looseDrawing";
-import { figurePoints } from "../openPointsOf";
-import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../partKind";
-import type { QuantityValues } from "../quantity";
-import { sectionOf } from "../section";
+import { WALL_QUANTITIES } from "../../wall/quantities";
 import { STUD_WALL_FUNCTIONS } from "../stud-wall/functions";
 import { withinLimits } from "../stud-wall/migrations";
 import { framingParametersSchema, newFramingParameters } from "../stud-wall/parameters";
-import { WALL_QUANTITIES } from "../stud-wall/quantities";
 import { STUD_WALL_ROLES } from "../stud-wall/roles";
 import { framingSlot } from "../stud-wall/slot";
-import { assemblyRefSchema, choicesSchema } from "../use";
 
 const countSchema = z.int().min(0).max(10_000);
 

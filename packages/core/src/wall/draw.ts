@@ -1,16 +1,17 @@
-import type { DrawnDimension, ElevationDrawing } from "../../drawing/drawing";
-import type { Point } from "../../geometry/point";
-import type { Rectangle } from "../../geometry/rectangle";
-import { feet, formatLength } from "../../units";
-import type { PartContext } from "../partKind";
-import { fromLeft, openingLeft, openingRight } from "./fit";
-import { highestOf, profileOf } from "./profile";
-import type { Opening, StudWall } from "./schema";
+import type { DrawnDimension, ElevationDrawing } from "../drawing/drawing";
+import type { Point } from "../geometry/point";
+import type { Rectangle } from "../geometry/rectangle";
+import type { Opening } from "../parts/opening";
+import type { PartContext } from "../parts/partKind";
+import { feet, formatLength } from "../units";
+import { highestOf, profileOf } from "../wall/profile";
+import { fromLeft, openingLeft, openingRight } from "./openings";
+import type { Wall } from "./schema";
 
 /** A wall nobody has measured is drawn this long, with no figure on it. */
 const UNMEASURED_LENGTH_NM = feet(10);
 
-export const studWallOutline = (wall: StudWall): Rectangle => ({
+export const wallOutline = (wall: Wall): Rectangle => ({
   xNm: 0,
   yNm: 0,
   widthNm: wall.length.valueNm ?? UNMEASURED_LENGTH_NM,
@@ -25,8 +26,8 @@ export const openingRectangle = (opening: Opening): Rectangle => ({
 });
 
 /** The wall as measured: outline, openings, and the chain of figures a builder reads along its foot. */
-export function drawStudWall(wall: StudWall, context: PartContext): ElevationDrawing {
-  const outline = studWallOutline(wall);
+export function drawWall(wall: Wall, context: PartContext): ElevationDrawing {
+  const outline = wallOutline(wall);
   return {
     kind: "elevation",
     widthNm: outline.widthNm,
@@ -40,7 +41,7 @@ export function drawStudWall(wall: StudWall, context: PartContext): ElevationDra
 }
 
 /** The corners of a wall that is not level; nothing for a rectangle. */
-function slopedOutline(wall: StudWall): { points?: readonly Point[] } {
+function slopedOutline(wall: Wall): { points?: readonly Point[] } {
   if (wall.shape.how === "level" || wall.length.valueNm === null) return {};
   const foot = [
     { xNm: wall.length.valueNm, yNm: 0 },
@@ -49,7 +50,7 @@ function slopedOutline(wall: StudWall): { points?: readonly Point[] } {
   return { points: [...profileOf(wall), ...foot] };
 }
 
-function wallDimensions(wall: StudWall, outline: Rectangle, context: PartContext): DrawnDimension[] {
+function wallDimensions(wall: Wall, outline: Rectangle, context: PartContext): DrawnDimension[] {
   const { valueNm } = wall.length;
   const lengthText = valueNm === null ? "length?" : formatLength(valueNm, context.system);
   const heightNm = wall.height.valueNm ?? 0;
@@ -60,7 +61,7 @@ function wallDimensions(wall: StudWall, outline: Rectangle, context: PartContext
   ];
 }
 
-function openingChain(wall: StudWall, context: PartContext): DrawnDimension[] {
+function openingChain(wall: Wall, context: PartContext): DrawnDimension[] {
   const openings = fromLeft(wall);
   if (openings.length === 0 || wall.length.valueNm === null) return [];
   const say = (fromNm: number, toNm: number) => formatLength(toNm - fromNm, context.system);

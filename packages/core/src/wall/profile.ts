@@ -1,11 +1,11 @@
-import type { Nanometres } from "../../units";
-import type { StudWall } from "./schema";
+import type { Nanometres } from "../units";
+import type { Wall } from "./schema";
 
 /** The top of the wall from its left end to its right, as a line of points. */
 export type Profile = readonly { readonly xNm: Nanometres; readonly yNm: Nanometres }[];
 
 /** Level at the wall's height while a figure of its shape is not measured. */
-export function profileOf(wall: StudWall): Profile {
+export function profileOf(wall: Pick<Wall, "length" | "height" | "shape">): Profile {
   const lengthNm = wall.length.valueNm ?? 0;
   const heightNm = wall.height.valueNm ?? 0;
   const level: Profile = [

@@ -1,17 +1,17 @@
-import { areaOf, formatArea, formatLength, formatRunningLength, type SquareMetres } from "../../units";
-import type { Measure, PartContext } from "../partKind";
-import { areaUnder, profileOf } from "./profile";
-import type { StudWall } from "./schema";
+import type { Measure, PartContext } from "../parts/partKind";
+import { areaOf, formatArea, formatLength, formatRunningLength, type SquareMetres } from "../units";
+import { areaUnder, profileOf } from "../wall/profile";
+import type { Wall } from "./schema";
 
 /** With the triangle of a gable or slope. */
-export const grossAreaOf = (wall: StudWall): SquareMetres => areaUnder(profileOf(wall));
+export const grossAreaOf = (wall: Wall): SquareMetres => areaUnder(profileOf(wall));
 
-export const openingAreaOf = (wall: StudWall): SquareMetres =>
+export const openingAreaOf = (wall: Wall): SquareMetres =>
   wall.openings.reduce((sum, opening) => sum + areaOf(opening.width.valueNm ?? 0, opening.height.valueNm ?? 0), 0);
 
-export const netAreaOf = (wall: StudWall): SquareMetres => grossAreaOf(wall) - openingAreaOf(wall);
+export const netAreaOf = (wall: Wall): SquareMetres => grossAreaOf(wall) - openingAreaOf(wall);
 
-export function studWallMeasures(wall: StudWall, { system }: PartContext): readonly Measure[] {
+export function wallMeasures(wall: Wall, { system }: PartContext): readonly Measure[] {
   const { valueNm } = wall.length;
   if (valueNm === null) return [];
   const length = formatLength(valueNm, system);

@@ -7,9 +7,9 @@ import type { Problem } from "../problems/problem";
 import type { MeasuringSystem, Nanometres } from "../units";
 import type { Dimension } from "./dimension";
 import type { FunctionSignature } from "./functionSignature";
+import type { Allowance, Opening, SharedOpening } from "./opening";
 import type { Quantity, QuantityValues } from "./quantity";
 import type { Role } from "./role";
-import type { SharedOpening } from "./room/openings";
 import type { SectionBook } from "./section";
 import type { Slot } from "./slot";
 import type { MeasureWorking } from "./working";
@@ -63,6 +63,14 @@ export type OpenPoint = {
   readonly alike?: string;
 };
 
+/** What openings in a wall of a material need. */
+export type WallRules<P> = {
+  /** How much larger the hole is than its unit; nothing for what was measured as the hole. */
+  readonly allowanceOf: (part: P, opening: Pick<Opening, "kind" | "measuredAs">) => Allowance;
+  /** Least clear length at each side of a new opening. */
+  readonly besideOpeningNm: (part: P, context: PartContext) => Nanometres;
+};
+
 /** What lies on the other side of a wall from the room it is seen from: rooms all along, along part of it, or nothing known. */
 export type Beyond = "rooms" | "part" | "nothing";
 
@@ -105,6 +113,8 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly withRefused: (part: P, path: string, typed: string | undefined) => P;
   /** With a count that is no figure set; undefined for a name that is none of its counts. */
   readonly withCount?: (part: P, name: string, count: number) => P | undefined;
+  /** For upright walls: what a unit leaves round it, and the room an opening needs beside it. */
+  readonly wall?: WallRules<P>;
   /** What a wall on the plan says of what lies beyond it. */
   readonly besideWhatLies?: (part: P, beyond: Beyond) => OpenPoint | undefined;
   /** What something on the part is called, by its id: an opening, a run. */

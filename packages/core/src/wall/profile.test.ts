@@ -1,10 +1,10 @@
-import { wallOf } from "../../testing/library";
-import { feet, inches } from "../../units";
-import { measured } from "../dimension";
+import { measured } from "../parts/dimension";
+import { wallOf } from "../testing/library";
+import { feet, inches } from "../units";
 import { heightAt, highestOf, lowestUnderside, profileOf, slopeOf, undersideAt } from "./profile";
-import type { StudWall, WallShape } from "./schema";
+import type { Wall, WallShape } from "./schema";
 
-const shaped = (shape: WallShape): StudWall => ({
+const shaped = (shape: WallShape): Wall => ({
   ...wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) }),
   shape,
 });

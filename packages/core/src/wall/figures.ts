@@ -1,28 +1,35 @@
-import type { Nanometres } from "../../units";
-import { type Dimension, measured } from "../dimension";
-import { changeById, figureSetters } from "../figures";
-import type { DimensionSlot } from "../partKind";
-import { headNm } from "./fit";
-import { allowanceOf } from "./openings";
-import type { Opening, StudWall, WallOnPlan, WallShape } from "./schema";
+import { type Dimension, measured } from "../parts/dimension";
+import { changeById, figureSetters } from "../parts/figures";
+import type { Allowance, Opening } from "../parts/opening";
+import type { DimensionSlot } from "../parts/partKind";
+import type { Nanometres } from "../units";
+import { headNm } from "./openings";
+import type { Wall, WallOnPlan, WallShape } from "./schema";
 
 type OpeningField = "width" | "height" | "sill" | "position";
 
+/** What the figures of walls of a material differ in. */
+type Manner<W> = {
+  /** What the size of a hole is called: `Rough` width. */
+  readonly holeWords: string;
+  readonly allowanceOf: (wall: W, opening: Opening) => Allowance;
+};
+
 /** The order a tape goes: the wall, then each opening from its left. */
-export function studWallDimensions(wall: StudWall): readonly DimensionSlot[] {
-  if (wall.plan) return dimensionsOnPlan(wall, wall.plan);
+function wallDimensions<W extends Wall>(wall: W, manner: Manner<W>): readonly DimensionSlot[] {
+  if (wall.plan) return dimensionsOnPlan(wall, wall.plan, manner);
   return [
     { path: "length", label: "Length", of: "", dimension: wall.length },
     { path: "height", label: heightLabel(wall), of: "", dimension: wall.height },
     ...shapeSlots(wall),
-    ...wall.openings.flatMap((opening) => openingSlots(wall, opening)),
+    ...wall.openings.flatMap((opening) => openingSlots(wall, opening, manner)),
   ];
 }
 
-const heightLabel = ({ shape }: StudWall): string =>
+const heightLabel = ({ shape }: Wall): string =>
   shape.how === "level" ? "Height" : shape.how === "slope" ? "Height, low end" : "Height, left end";
 
-function shapeSlots({ shape }: StudWall): DimensionSlot[] {
+function shapeSlots({ shape }: Wall): DimensionSlot[] {
   if (shape.how === "slope") {
     return [{ path: "shape.highHeight", label: "Height, high end", of: "", dimension: shape.highHeight }];
   }
@@ -51,9 +58,10 @@ function withShapeFigure(shape: WallShape, path: string, to: (now: Dimension) =>
 }
 
 /** On the plan, length and openings are the room's; a stretch's ends and the height are the wall's own. */
-function dimensionsOnPlan(
-  wall: StudWall,
+function dimensionsOnPlan<W extends Wall>(
+  wall: W,
   { roomId, hostId, stretch, underCeiling, lengthPath }: WallOnPlan,
+  manner: Manner<W>,
 ): readonly DimensionSlot[] {
   const own: DimensionSlot[] =
     stretch.how === "part"
@@ -71,18 +79,15 @@ function dimensionsOnPlan(
     { path: "height", label: heightLabel(wall), of: "", dimension: wall.height, ...ofCeiling("height") },
     ...shapeSlots(wall).map((slot) => ({ ...slot, ...ofCeiling("highHeight") })),
     ...wall.openings
-      .flatMap((opening) => openingSlots(wall, opening))
+      .flatMap((opening) => openingSlots(wall, opening, manner))
       .map((slot) => ({ ...slot, typedOn: { partId: roomId, path: slot.path } })),
   ];
 }
 
-const SIZE_WORDS: Record<Opening["measuredAs"], { size: string; from: string }> = {
-  rough: { size: "Rough", from: "From left end" },
-  unit: { size: "Unit", from: "From left end to the unit" },
-};
-
-function openingSlots(wall: StudWall, opening: Opening): DimensionSlot[] {
-  const { size, from } = SIZE_WORDS[opening.measuredAs];
+function openingSlots<W extends Wall>(wall: W, opening: Opening, manner: Manner<W>): DimensionSlot[] {
+  const byUnit = opening.measuredAs === "unit";
+  const size = byUnit ? "Unit" : manner.holeWords;
+  const from = byUnit ? "From left end to the unit" : "From left end";
   const slot = (field: string, label: string, dimension: Dimension): DimensionSlot => ({
     path: `openings.${opening.id}.${field}`,
     label,
@@ -95,12 +100,12 @@ function openingSlots(wall: StudWall, opening: Opening): DimensionSlot[] {
     slot("height", `${size} height`, opening.height),
   ];
   if (opening.kind === "door") return always;
-  const roughHeadNm = headNm(opening) + allowanceOf(wall, opening).heightNm;
+  const roughHeadNm = headNm(opening) + manner.allowanceOf(wall, opening).heightNm;
   const head = { valueNm: roughHeadNm, typed: "", assumed: opening.height.assumed };
   return [...always, slot("sill", "Sill height", opening.sill), slot("head", "Head height", head)];
 }
 
-function changeOpening(wall: StudWall, id: string, change: (opening: Opening) => Opening): StudWall {
+function changeOpening<W extends Wall>(wall: W, id: string, change: (opening: Opening) => Opening): W {
   return { ...wall, openings: changeById(wall.openings, id, change) };
 }
 
@@ -109,16 +114,7 @@ function splitPath(path: string): { id: string; field: OpeningField | "head" } |
   return match?.[1] && match[2] ? { id: match[1], field: match[2] as OpeningField | "head" } : undefined;
 }
 
-/** Sets one figure. A head height sets the opening's height above its sill. Throws for a path that is no figure. */
-export function withDimension(wall: StudWall, path: string, valueNm: Nanometres, typed: string): StudWall {
-  const target = splitPath(path);
-  if (target?.field !== "head") return setters.withDimension(wall, path, valueNm, typed);
-  const height = (opening: Opening) =>
-    measured(valueNm - (opening.sill.valueNm ?? 0) - allowanceOf(wall, opening).heightNm, typed);
-  return changeOpening(wall, target.id, (opening) => ({ ...opening, height: height(opening) }));
-}
-
-const setters = figureSetters<StudWall>((wall, path, to) => {
+function withFigure<W extends Wall>(wall: W, path: string, to: (now: Dimension) => Dimension): W {
   if (path === "length") return { ...wall, length: to(wall.length) };
   if (path === "height") return { ...wall, height: to(wall.height) };
   const shape = withShapeFigure(wall.shape, path, to);
@@ -129,10 +125,23 @@ const setters = figureSetters<StudWall>((wall, path, to) => {
     return { ...wall, plan: { ...plan, stretch: { ...plan.stretch, [end]: to(plan.stretch[end]) } } };
   }
   const target = splitPath(path);
-  if (!target) throw new Error(`stud wall: "${path}" is not one of its figures`);
+  if (!target) throw new Error(`withFigure: "${path}" is not one of a wall's figures`);
   const field = target.field === "head" ? "height" : target.field;
   return changeOpening(wall, target.id, (opening) => ({ ...opening, [field]: to(opening[field]) }));
-});
+}
 
-/** Keeps an entry that could not be used beside the value still in force, or clears it. */
-export const withRefused = setters.withRefused;
+/** `dimensions`, `withDimension` and `withRefused` of a kind of wall. A head height sets the opening's height above its sill. */
+export function wallFigures<W extends Wall>(manner: Manner<W>) {
+  const { withDimension, withRefused } = figureSetters<W>(withFigure);
+  return {
+    dimensions: (wall: W) => wallDimensions(wall, manner),
+    withRefused,
+    withDimension: (wall: W, path: string, valueNm: Nanometres, typed: string): W => {
+      const target = splitPath(path);
+      if (target?.field !== "head") return withDimension(wall, path, valueNm, typed);
+      const height = (opening: Opening) =>
+        measured(valueNm - (opening.sill.valueNm ?? 0) - manner.allowanceOf(wall, opening).heightNm, typed);
+      return changeOpening(wall, target.id, (opening) => ({ ...opening, height: height(opening) }));
+    },
+  };
+}

@@ -1,7 +1,8 @@
-import { toMetres } from "../../units";
-import { areaQuantity, countQuantity, lengthQuantity, type Quantity, type QuantityValues } from "../quantity";
+import type { Opening } from "../parts/opening";
+import { areaQuantity, countQuantity, lengthQuantity, type Quantity, type QuantityValues } from "../parts/quantity";
+import { toMetres } from "../units";
 import { grossAreaOf, openingAreaOf } from "./measures";
-import type { Opening, StudWall } from "./schema";
+import type { Wall } from "./schema";
 
 /** What formulas can say of a wall, drawn or by its totals. */
 export const WALL_QUANTITIES: readonly Quantity[] = [
@@ -19,9 +20,9 @@ export const WALL_QUANTITIES: readonly Quantity[] = [
   countQuantity("meetings", "Meeting walls"),
 ];
 
-const isCorner = (end: StudWall["ends"]["left"]): boolean => end === "corner-through" || end === "corner-butts";
+const isCorner = (end: Wall["ends"]["left"]): boolean => end === "corner-through" || end === "corner-butts";
 
-export function studWallQuantities(wall: StudWall): QuantityValues {
+export function wallQuantities(wall: Wall): QuantityValues {
   const lengthNm = wall.length.valueNm;
   if (lengthNm === null) return {};
   const area = grossAreaOf(wall);

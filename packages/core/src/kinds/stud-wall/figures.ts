@@ -1,0 +1,11 @@
+import { wallFigures } from "../../wall/figures";
+import { settleOpenings } from "../../wall/openings";
+import { allowanceOf } from "./allowances";
+import type { StudWall } from "./schema";
+
+const figures = wallFigures<StudWall>({ holeWords: "Rough", allowanceOf });
+export const { dimensions: studWallDimensions, withDimension, withRefused } = figures;
+
+/** The wall with every opening as it is framed: rough, and at its place from the left end. */
+export const framedOpenings = (wall: StudWall): StudWall =>
+  settleOpenings(wall, (opening) => allowanceOf(wall, opening));
