@@ -10,6 +10,10 @@ import {
   priceItemSchema,
 } from "@wide-porch/core";
 import { z } from "zod";
+import imperialBlockWall from "./assemblies/imperial/block-wall.json";
+import imperialBrickVeneer from "./assemblies/imperial/brick-veneer.json";
+import imperialBrickWall from "./assemblies/imperial/brick-wall.json";
+import imperialCavityWall from "./assemblies/imperial/cavity-wall.json";
 import imperialDoorSet from "./assemblies/imperial/door-set.json";
 import imperialInsideWall from "./assemblies/imperial/inside-wall.json";
 import imperialOutsideWall from "./assemblies/imperial/outside-wall.json";
@@ -17,8 +21,13 @@ import imperialPartition from "./assemblies/imperial/partition.json";
 import imperialPartyWall from "./assemblies/imperial/party-wall.json";
 import imperialRoomBoard from "./assemblies/imperial/room-board.json";
 import imperialSheathing from "./assemblies/imperial/sheathing-membrane.json";
+import imperialStoneWall from "./assemblies/imperial/stone-wall.json";
 import imperialInsulation from "./assemblies/imperial/wall-insulation.json";
 import imperialWindowSet from "./assemblies/imperial/window-set.json";
+import metricBlockWall from "./assemblies/metric/block-wall.json";
+import metricBrickVeneer from "./assemblies/metric/brick-veneer.json";
+import metricBrickWall from "./assemblies/metric/brick-wall.json";
+import metricCavityWall from "./assemblies/metric/cavity-wall.json";
 import metricDoorSet from "./assemblies/metric/door-set.json";
 import metricInsideWall from "./assemblies/metric/inside-wall.json";
 import metricOutsideWall from "./assemblies/metric/outside-wall.json";
@@ -26,6 +35,7 @@ import metricPartition from "./assemblies/metric/partition.json";
 import metricPartyWall from "./assemblies/metric/party-wall.json";
 import metricRoomBoard from "./assemblies/metric/room-board.json";
 import metricSheathing from "./assemblies/metric/sheathing-membrane.json";
+import metricStoneWall from "./assemblies/metric/stone-wall.json";
 import metricInsulation from "./assemblies/metric/wall-insulation.json";
 import metricWindowSet from "./assemblies/metric/window-set.json";
 import { book } from "./book";
@@ -55,6 +65,16 @@ export const starterAssemblies: readonly Assembly[] = z
     metricRoomBoard,
     metricInsulation,
     metricSheathing,
+    metricBrickWall,
+    metricBlockWall,
+    metricStoneWall,
+    metricCavityWall,
+    imperialBrickWall,
+    imperialBlockWall,
+    imperialStoneWall,
+    imperialBrickVeneer,
+    metricBrickVeneer,
+    imperialCavityWall,
   ]);
 
 /** Ways of building that a new company starts with. */

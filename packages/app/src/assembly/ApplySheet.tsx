@@ -1,4 +1,4 @@
-import type { Assembly, AssemblyPart } from "@wide-porch/core";
+import { type Assembly, type AssemblyPart, PART_KINDS } from "@wide-porch/core";
 import { Pressable, View } from "react-native";
 import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong } from "../components/Text";
@@ -37,10 +37,5 @@ export function ApplySheet({ title, assemblies, chosenId, onChoose, onClose }: P
   );
 }
 
-export const PART_WORDS: Record<AssemblyPart, string> = {
-  "stud-wall": "Walls",
-  room: "Rooms",
-  length: "Lengths",
-  area: "Areas",
-  spots: "Counted spots",
-};
+/** What assemblies for a kind of part are for: `Stud walls`. */
+export const partWords = (part: AssemblyPart): string => PART_KINDS[part].plural;

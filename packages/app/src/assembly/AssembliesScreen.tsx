@@ -22,7 +22,7 @@ import { Pending } from "../components/Waiting";
 import { FileInput, Plus } from "../icons";
 import { useAssemblies } from "../job/rules";
 import { reckoner } from "../worker/reckoner";
-import { PART_WORDS } from "./ApplySheet";
+import { partWords } from "./ApplySheet";
 import { keepDraft } from "./drafts";
 
 const SYSTEMS = [
@@ -92,7 +92,7 @@ function Rows({ records }: { readonly records: readonly AssemblyRecord[] }) {
           <Link href={`/assemblies/${assembly.system}/${assembly.id}` as Href} asChild>
             <Pressable className="min-h-16 gap-0.5 border-b border-rule py-3 active:bg-pine-wash">
               <Strong>{assembly.name}</Strong>
-              <Faint>{`${PART_WORDS[assembly.appliesTo]} · ${assembly.rules.length} rules · version ${assembly.version}`}</Faint>
+              <Faint>{`${partWords(assembly.appliesTo)} · ${assembly.rules.length} rules · version ${assembly.version}`}</Faint>
               {problems > 0 ? <Warning>{unreadWords(problems)}</Warning> : null}
               {failingExamples > 0 ? <Warning>{failingWords(failingExamples)}</Warning> : null}
             </Pressable>
@@ -180,7 +180,7 @@ function StartSheet({ system, records, onClose }: StartProps) {
             <StartRow
               key={assembly.id}
               label={`Copy ${assembly.name}`}
-              words={PART_WORDS[assembly.appliesTo]}
+              words={partWords(assembly.appliesTo)}
               onPress={() => start((id, own) => copyAssembly(assembly, id, own))}
             />
           ))

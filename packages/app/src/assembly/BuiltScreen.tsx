@@ -21,11 +21,10 @@ import { useStandards } from "./standards";
 
 /** How the job is built: its house standard, and the versions of the assemblies it is counted with. */
 export function BuiltScreen() {
-  const { parts, rules, record, context } = useJob();
+  const { parts, rules, record } = useJob();
   const { system } = record.job;
   const used = useMemo(() => usedAssemblies(parts), [parts]);
   const newest = useMemo(() => newestAssemblies(system, rules.assemblies), [system, rules.assemblies]);
-  const library = { ...rules, sections: context.sections, sheets: {} };
   return (
     <ScrollView className="min-h-0 flex-1" contentContainerClassName="mx-auto w-full max-w-3xl gap-6 p-4 pb-10">
       <Standard />
@@ -33,7 +32,7 @@ export function BuiltScreen() {
         <Title level={2}>Assemblies in this job</Title>
         {used.length === 0 ? <Body>Nothing is built by an assembly yet.</Body> : null}
         {used.map((ref) => {
-          const now = findAssembly(ref, system, library);
+          const now = findAssembly(ref, system, rules);
           const latest = newest.find((each) => each.id === ref.id);
           return <Used key={`${ref.id}@${ref.version}`} used={ref} now={now} latest={latest} />;
         })}

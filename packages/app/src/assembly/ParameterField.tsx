@@ -2,10 +2,10 @@ import {
   type AssemblyParameter,
   formatSpacing,
   type MeasuringSystem,
+  type PartContext,
   parameterProblem,
   parseLength,
   type Scalar,
-  type SectionBook,
 } from "@wide-porch/core";
 import { memo } from "react";
 import { Choice } from "../components/Choice";
@@ -17,9 +17,12 @@ type Props = {
   /** Nobody has chosen it: it follows the house or the assembly. */
   readonly assumed: boolean;
   readonly system: MeasuringSystem;
-  readonly sections: SectionBook;
+  /** Sizes that can be chosen. */
+  readonly books: Books;
   readonly onChange: (value: Scalar) => void;
 };
+
+type Books = Pick<PartContext, "sections" | "units">;
 
 type Option = { readonly value: Scalar; readonly label: string };
 
@@ -32,10 +35,14 @@ const YES_NO: readonly Option[] = [
 export function optionsOf(
   { kind, choices }: AssemblyParameter,
   system: MeasuringSystem,
-  sections: SectionBook,
+  { sections, units }: Books,
 ): readonly Option[] | undefined {
   if (kind === "yes-no") return YES_NO;
   if (choices) return choices;
+  if (kind === "unit") {
+    const own = Object.values(units).filter((unit) => unit.system === system);
+    return own.map((unit) => ({ value: unit.id, label: unit.name }));
+  }
   if (kind !== "section") return undefined;
   const studs = Object.values(sections).filter((section) => section.stud && section.system === system);
   return studs.map((section) => ({ value: section.id, label: section.name }));
@@ -43,8 +50,8 @@ export function optionsOf(
 
 /** One parameter of an assembly: a choice of a few, or a figure. */
 export const ParameterField = memo(function ParameterField(props: Props) {
-  const { parameter, value, assumed, system, sections, onChange } = props;
-  const options = optionsOf(parameter, system, sections);
+  const { parameter, value, assumed, system, books, onChange } = props;
+  const options = optionsOf(parameter, system, books);
   if (options) {
     // A value that is none of the choices, from the house or typed before, is one more of them.
     const known = options.some((option) => option.value === value);

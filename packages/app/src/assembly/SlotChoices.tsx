@@ -37,7 +37,9 @@ const parameterFor = (own: SlotParameter, assembly: Assembly, value: Scalar): As
     label: own.label,
     kind: own.kind,
     default: value,
-    ...(own.among ? { choices: own.among.map((each) => ({ value: each, label: choiceWords(each) })) } : {}),
+    ...(own.among
+      ? { choices: own.among.map((each) => ({ value: each, label: (own.words ?? choiceWords)(each) })) }
+      : {}),
   };
 
 /** How a part is built: the assembly in its slot, and the choices there are. A press on the one that stands confirms it. */
@@ -77,7 +79,7 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
         // Choices that are not asked follow the house quietly.
         assumed={own.asked && assumed.has(own.name)}
         system={context.system}
-        sections={context.sections}
+        books={context}
         onChange={(chosen) => {
           if (own.stands(chosen)) choose(own.name, chosen);
           else setRefusal("This value cannot stand here. The choice stays as it was.");
@@ -111,7 +113,7 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
                 value={choices[parameter.name] ?? parameter.default}
                 assumed={false}
                 system={context.system}
-                sections={context.sections}
+                books={context}
                 onChange={(value) => choose(parameter.name, value)}
               />
             ))}
@@ -137,7 +139,7 @@ function SlotPicker({ part, onChange }: { readonly part: Part; readonly onChange
   const { assembly } = slot.of(part);
   const now = builderOf(part, context.system, rules);
   const offered = newestAssemblies(context.system, rules.assemblies).filter(
-    (each) => each.framing !== undefined && each.appliesTo === assemblyKindOf(part),
+    (each) => each.slot === slot.id && each.appliesTo === assemblyKindOf(part),
   );
   const fill = ({ id, version }: AssemblyRef) => {
     setOpen(false);

@@ -56,7 +56,7 @@ export function StandardDefaults({ draft, onChange }: DefaultsProps) {
                 value={line.value}
                 assumed={false}
                 system={draft.system}
-                sections={book.sections}
+                books={book}
                 onChange={(value) => setValue(index, value)}
               />
             ) : (

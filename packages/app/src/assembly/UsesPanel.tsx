@@ -25,7 +25,7 @@ export const UsesPanel = memo(function UsesPanel({ part }: { readonly part: Part
   const [adding, setAdding] = useState(false);
   const { system } = context;
   const offered = newestAssemblies(system, rules.assemblies).filter(
-    (each) => each.appliesTo === assemblyKindOf(part) && !each.framing,
+    (each) => each.appliesTo === assemblyKindOf(part) && each.slot === undefined,
   );
   const put = (change: (uses: readonly AssemblyUse[]) => AssemblyUse[]) =>
     changePart(part.id, (now) => ({ ...now, uses: change(now.uses) }));
@@ -75,8 +75,7 @@ type UseProps = {
 function Use({ use, onChange, onRemove }: UseProps) {
   const { rules, context, jobId } = useJobActions();
   const { system } = context;
-  const library = { ...rules, sections: context.sections, sheets: {} };
-  const assembly = findAssembly(use.assembly, system, library);
+  const assembly = findAssembly(use.assembly, system, rules);
   if (!assembly) {
     return (
       <View className="gap-2 border-b border-rule pb-3">
@@ -110,7 +109,7 @@ function Use({ use, onChange, onRemove }: UseProps) {
             value={now?.value ?? parameter.default}
             assumed={now?.from !== "part"}
             system={system}
-            sections={context.sections}
+            books={context}
             onChange={(value) => choose(parameter.name, value)}
           />
         );

@@ -1,9 +1,8 @@
-import type { AssemblyParameter, SectionBook } from "@wide-porch/core";
+import type { AssemblyParameter } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import { byRole, leave, press, render, type } from "../testing/render";
 import { optionsOf, ParameterField, readValue, textOf } from "./ParameterField";
 
-const sections: SectionBook = library.sections;
 const parameter = (changes: Partial<AssemblyParameter>): AssemblyParameter => ({
   name: "spacing",
   label: "Spacing",
@@ -17,7 +16,7 @@ const fieldFor = (each: AssemblyParameter, value: AssemblyParameter["default"], 
     value={value}
     assumed={false}
     system="imperial"
-    sections={sections}
+    books={library}
     onChange={onChange}
   />
 );
@@ -25,7 +24,7 @@ const fieldFor = (each: AssemblyParameter, value: AssemblyParameter["default"], 
 describe("what can be chosen for a parameter", () => {
   it("is yes or no, the choices it has, or the studs of the system", () => {
     const labels = (each: AssemblyParameter, system: "imperial" | "metric" = "imperial") =>
-      optionsOf(each, system, sections)?.map((option) => option.label);
+      optionsOf(each, system, library)?.map((option) => option.label);
     expect(labels(parameter({ kind: "yes-no", default: true }))).toEqual(["Yes", "No"]);
     expect(labels(parameter({ choices: [{ value: 1, label: "One" }] }))).toEqual(["One"]);
     expect(labels(parameter({ kind: "section", default: "2x4" }))).toEqual(["2 × 4", "2 × 6"]);

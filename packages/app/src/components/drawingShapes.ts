@@ -48,9 +48,21 @@ export function rectanglePath(shape: DrawnRectangle, fit: Fit): string {
     const [first, ...rest] = shape.points.map(({ xNm, yNm }) => `${px(fit.x(xNm))} ${px(fit.y(yNm))}`);
     return `M${first}${rest.map((point) => `L${point}`).join("")}z`;
   }
+  if (shape.unitNm !== undefined && shape.unitNm < shape.widthNm) return unitsPath(shape, shape.unitNm, fit);
   const width = px(Math.max(0.5, shape.widthNm * fit.pxPerNm));
   const height = px(Math.max(0.5, shape.heightNm * fit.pxPerNm));
   return `M${px(fit.x(shape.xNm))} ${px(fit.y(shape.yNm + shape.heightNm))}h${width}v${height}h${-width}z`;
+}
+
+/** Each unit of a course by itself, so that its joints show. */
+function unitsPath({ jointNm = 0, ...shape }: DrawnRectangle, unitNm: number, fit: Fit): string {
+  const [width, height] = [px(Math.max(0.5, unitNm * fit.pxPerNm)), px(Math.max(0.5, shape.heightNm * fit.pxPerNm))];
+  const top = px(fit.y(shape.yNm + shape.heightNm));
+  let path = "";
+  for (let atNm = 0; atNm < shape.widthNm; atNm += unitNm + jointNm) {
+    path += `M${px(fit.x(shape.xNm + atNm))} ${top}h${width}v${height}h${-width}z`;
+  }
+  return path;
 }
 
 /** A stud is thinner on a phone than a thumb: a press this near counts. */

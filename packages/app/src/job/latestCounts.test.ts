@@ -5,6 +5,7 @@ const count = (partId: string): PartCount => ({
   partId,
   partName: partId,
   waits: false,
+  compared: [],
   lines: [],
   scope: [],
   pieces: [],

@@ -2,6 +2,7 @@ import type { Part } from "@wide-porch/core";
 import { areaFace } from "./area";
 import type { KindFace, Start } from "./kindFace";
 import { lengthFace } from "./length";
+import { masonryWallFace } from "./masonry-wall";
 import { roomFace } from "./room";
 import { spotsFace } from "./spots";
 import { storeyFace } from "./storey";
@@ -14,6 +15,7 @@ type Faces = { readonly [K in Part["kind"]]: KindFace<Extract<Part, { readonly k
 const FACES: Faces = {
   room: roomFace,
   "stud-wall": studWallFace,
+  "masonry-wall": masonryWallFace,
   "wall-totals": wallTotalsFace,
   length: lengthFace,
   area: areaFace,

@@ -8,6 +8,7 @@ import {
   type Problem,
   placedOtherwise,
   settlePart,
+  type Wall,
   type WallPart,
 } from "@wide-porch/core";
 import { useState } from "react";
@@ -35,7 +36,7 @@ type Props = {
   readonly wall: WallPart;
   readonly onAdded: (id: string) => void;
   /** Makes the change; says why it could not be made. */
-  readonly onChange: (change: Pick<WallPart, "openings">) => Problem | undefined;
+  readonly onChange: (change: Pick<Wall, "openings">) => Problem | undefined;
 };
 
 export function OpeningButtons({ wall, onAdded, onChange }: Props) {

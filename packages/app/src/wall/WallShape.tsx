@@ -4,8 +4,8 @@ import {
   type Problem,
   type WallShape as Shape,
   unmeasured,
+  type Wall,
   type WallEnd,
-  type WallPart,
 } from "@wide-porch/core";
 import { memo, useState } from "react";
 import { View } from "react-native";
@@ -16,10 +16,10 @@ import { Faint, Title, Warning } from "../components/Text";
 import { Plus, Trash2 } from "../icons";
 import { newId } from "../sync/newId";
 
-type Change = Partial<WallPart> | ((now: WallPart) => Partial<WallPart>);
+type Change = Partial<Wall> | ((now: Wall) => Partial<Wall>);
 
 type Props = {
-  readonly wall: WallPart;
+  readonly wall: Wall;
   /** Makes the change, to the wall as it stands this instant; says why it could not be made. */
   readonly onChange: (change: Change) => Problem | undefined;
 };
@@ -41,13 +41,13 @@ const ENDS: readonly { value: WallEnd; label: string }[] = [
   { value: "meets", label: "Meets a wall" },
 ];
 
-const topOf = ({ shape }: WallPart): Top => {
+const topOf = ({ shape }: Wall): Top => {
   if (shape.how === "slope") return shape.up === "left" ? "up-left" : "up-right";
   return shape.how;
 };
 
 /** A break of the top in the middle of what is left of the wall, as high as the one before it: both to be measured. */
-function nextBreak(wall: WallPart) {
+function nextBreak(wall: Wall) {
   const points = wall.shape.how === "points" ? wall.shape.points : [];
   const last = points[points.length - 1];
   const fromNm = last?.at.valueNm ?? 0;
@@ -57,7 +57,7 @@ function nextBreak(wall: WallPart) {
 }
 
 /** A shape of the kind chosen; the high figure stays where there is one. */
-function shapeFor(top: Top, wall: WallPart): Shape {
+function shapeFor(top: Top, wall: Wall): Shape {
   const { shape, length } = wall;
   if (top === "level") return { how: "level" };
   if (top === "points") return shape.how === "points" ? shape : { how: "points", points: [nextBreak(wall)] };
@@ -71,7 +71,7 @@ function shapeFor(top: Top, wall: WallPart): Shape {
 /** The top of a wall, how often it is built, and, for a wall by itself, how its ends stand. */
 export const WallShape = memo(function WallShape({ wall, onChange }: Props) {
   const [refusal, setRefusal] = useState<string>();
-  const say = (shapeOf: (now: WallPart) => Shape) => {
+  const say = (shapeOf: (now: Wall) => Shape) => {
     const problem = onChange((now) => ({
       shape: shapeOf(now),
       // Said of a wall under a ceiling, it stands at the height it has.
@@ -144,10 +144,10 @@ function sameShape(a: Props, b: Props): boolean {
 type Points = Extract<Shape, { how: "points" }>["points"];
 type BreaksProps = {
   readonly points: Points;
-  readonly onChange: (change: (now: WallPart) => Points) => void;
+  readonly onChange: (change: (now: Wall) => Points) => void;
 };
 
-const pointsOf = ({ shape }: WallPart): Points => (shape.how === "points" ? shape.points : []);
+const pointsOf = ({ shape }: Wall): Points => (shape.how === "points" ? shape.points : []);
 
 const MOST_BREAKS = 20;
 

@@ -75,10 +75,10 @@ function read({ path, text }: Field, { names, language }: Speech): Read {
 
 function rolesIn(expression: Expression, language: Language): string[] {
   const isRole = (text: string) => language.roles.some((role) => role.id === text);
-  const own =
-    expression.is === "call"
-      ? expression.args.flatMap((arg) => (arg.is === "text" && isRole(arg.value) ? [arg.value] : []))
-      : [];
+  const texts =
+    expression.is === "call" ? expression.args.flatMap((arg) => (arg.is === "text" ? [arg.value] : [])) : [];
+  const lights = expression.is === "call" ? language.functions.get(expression.name)?.lights : undefined;
+  const own = lights?.(texts) ?? texts.filter(isRole);
   return [...new Set([...own, ...childrenOf(expression).flatMap((child) => rolesIn(child, language))])];
 }
 
@@ -97,7 +97,7 @@ function typeProblems(rule: AssemblyRule, path: string, type: FormulaType): Asse
 }
 
 function itemProblems(rule: AssemblyRule, item: Template, path: string, names: NameTypes): AssemblyProblem[] {
-  const unknown = item.names.filter((name) => name !== "section" && !names.has(name));
+  const unknown = item.names.filter((name) => name !== "section" && name !== "piece" && !names.has(name));
   return unknown.map((name) =>
     problemAt("unknown-name", `${path}.item`, `${rule.label}: the item names “${name}”, which there is not.`),
   );
@@ -170,6 +170,7 @@ function reservedName(name: string): string | undefined {
   if (unitOf(name)) return `“${name}” is a unit in formulas; choose another name.`;
   if (LANGUAGE.has(name)) return `“${name}” is a word of the formulas' language; choose another name.`;
   if (name in {}) return `“${name}” means something else to every program; choose another name.`;
+  if (name === "piece") return "“piece” stands for what each piece is; choose another name.";
   return name === "section" ? "“section” stands for the timber of each piece; choose another name." : undefined;
 }
 
@@ -205,8 +206,8 @@ function duplicateNames(assembly: Assembly): AssemblyProblem[] {
   ];
 }
 
-function slotProblem({ appliesTo, framing }: Assembly, { name, label, default: value }: AssemblyParameter) {
-  const own = framing ? slotParametersOf(appliesTo).find((each) => each.name === name) : undefined;
+function slotProblem({ appliesTo, slot }: Assembly, { name, label, default: value }: AssemblyParameter) {
+  const own = slot ? slotParametersOf(appliesTo).find((each) => each.name === name) : undefined;
   return own && !own.stands(value) ? `${label}: ${String(value)} is nothing that a wall is built by.` : undefined;
 }
 

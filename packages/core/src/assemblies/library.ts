@@ -1,13 +1,18 @@
-import { type AssemblyRef, assembliesOf, type Part, type PartContext, type SectionBook } from "../kinds";
+import { type AssemblyRef, assembliesOf, type Part, type PartContext, type SectionBook, type UnitBook } from "../kinds";
 import type { MeasuringSystem, Nanometres } from "../units";
 import type { Assembly } from "./schema";
 import type { SheetBook } from "./sheet";
 import type { HouseStandard } from "./standard";
 
-/** The data that counting stands on: timber, sheets, assemblies in every version in use, and how the house builds. */
-export type Library = {
+/** Sizes that ship with the product, by their ids. */
+export type Books = {
   readonly sections: SectionBook;
   readonly sheets: SheetBook;
+  readonly units: UnitBook;
+};
+
+/** The data that counting stands on: timber, sheets, assemblies in every version in use, and how the house builds. */
+export type Library = Books & {
   readonly assemblies: readonly Assembly[];
   readonly standard?: HouseStandard | undefined;
   /** The longest length that each item is sold in, by its code: as long as a plate can be. Absent while nobody sells. */
@@ -40,7 +45,7 @@ export function newestAssemblies(system: MeasuringSystem, assemblies: readonly A
   return [...newest.values()];
 }
 
-export const partContext = (system: MeasuringSystem, library: Pick<Library, "sections">): PartContext => ({
-  system,
-  sections: library.sections,
-});
+export const partContext = (
+  system: MeasuringSystem,
+  { sections, units }: Pick<Library, "sections" | "units">,
+): PartContext => ({ system, sections, units });

@@ -1,11 +1,11 @@
-import { PART_KINDS, type ParameterKind, type Scalar, type SectionBook, type SlotParameter } from "../kinds";
+import { PART_KINDS, type ParameterKind, type Scalar, type SlotParameter } from "../kinds";
 import { type Problem, problem } from "../problems/problem";
 import { ownValue } from "../records/ownValue";
 import { formatLength, type MeasuringSystem, NM_PER_M } from "../units";
 import type { Value } from "./formula/laidOut";
 import { AREA, COUNT, type FormulaType, LENGTH, TEXT, typeOfKind, typeOfUnit, YES_NO } from "./formula/types";
+import type { Books } from "./library";
 import type { Assembly, AssemblyParameter, AssemblyPart } from "./schema";
-import type { SheetBook } from "./sheet";
 import { type HouseStandard, standardValue } from "./standard";
 
 export type NameKind = "measured" | "parameter" | "rule";
@@ -25,6 +25,7 @@ const KIND_TYPES: Record<ParameterKind | AssemblyParameter["kind"], FormulaType>
   "yes-no": YES_NO,
   choice: TEXT,
   section: TEXT,
+  unit: TEXT,
   sheet: TEXT,
 };
 
@@ -87,15 +88,11 @@ export function knownNames(assembly: Pick<Assembly, "appliesTo" | "parameters" |
 /** Where a value comes from: a person's choice on the part, the house, or the assembly itself. */
 export type Settled = { readonly value: Scalar; readonly from: "part" | "house" | "assembly" };
 
-/** Timber and sheets that a value can name. */
-export type Book = { readonly sections: SectionBook; readonly sheets: SheetBook };
-
-function bookProblem({ kind, label }: AssemblyParameter, value: Scalar, system: MeasuringSystem, book: Book) {
-  if (kind !== "sheet" && kind !== "section") return undefined;
-  const found = ownValue<{ readonly system: MeasuringSystem }>(
-    kind === "sheet" ? book.sheets : book.sections,
-    String(value),
-  );
+function bookProblem({ kind, label }: AssemblyParameter, value: Scalar, system: MeasuringSystem, book: Books) {
+  const of =
+    kind === "sheet" ? book.sheets : kind === "section" ? book.sections : kind === "unit" ? book.units : undefined;
+  if (!of) return undefined;
+  const found = ownValue<{ readonly system: MeasuringSystem }>(of, String(value));
   if (!found) return `${label}: there is no “${String(value)}” in the library.`;
   return found.system === system ? undefined : `${label}: “${String(value)}” is of the other measuring system.`;
 }
@@ -108,7 +105,7 @@ export function parameterProblem(
   parameter: AssemblyParameter,
   value: Scalar,
   system: MeasuringSystem,
-  book?: Book,
+  book?: Books,
 ): string | undefined {
   const { kind, label, least, most, choices } = parameter;
   const wanted = kind === "yes-no" ? "boolean" : typeof parameter.default;
@@ -134,7 +131,7 @@ export function settleParameters(
   standard: HouseStandard | undefined,
   /** Parameters that were settled with the part, and are passed over here. */
   known: ReadonlyMap<string, unknown> = new Map(),
-  book?: Book,
+  book?: Books,
 ): { readonly settled: ReadonlyMap<string, Settled>; readonly problems: readonly Problem[] } {
   const settled = new Map<string, Settled>();
   const problems: Problem[] = [];

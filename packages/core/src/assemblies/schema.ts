@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { scalarSchema } from "../kinds";
+import { type Part, partKinds, scalarSchema } from "../kinds";
 import { recordOf } from "../migrations/fields";
 import type { Migration } from "../migrations/migrate";
 import type { RecordKind } from "../records/recordKind";
@@ -16,14 +16,16 @@ const nameSchema = z
 const formulaSchema = z.string().min(1).max(LONGEST_FORMULA);
 
 /** Which kinds of part an assembly can be for. Those for walls also serve walls by totals. */
-export const ASSEMBLY_PARTS = ["stud-wall", "room", "length", "area", "spots"] as const;
-export type AssemblyPart = (typeof ASSEMBLY_PARTS)[number];
+export type AssemblyPart = Part["kind"];
+export const ASSEMBLY_PARTS: readonly AssemblyPart[] = partKinds()
+  .filter((kind) => !kind.assembliesFor && !kind.takesNoAssemblies)
+  .map((kind) => kind.kind);
 
 /** A choice or figure of an assembly. Lengths are whole nanometres here, metres in formulas; areas square metres. */
 const parameterSchema = z.object({
   name: nameSchema,
   label: z.string().min(1).max(80),
-  kind: z.enum(["length", "area", "number", "yes-no", "choice", "section", "sheet"]),
+  kind: z.enum(["length", "area", "number", "yes-no", "choice", "section", "sheet", "unit"]),
   default: scalarSchema,
   least: z.number().optional(),
   most: z.number().optional(),
@@ -108,6 +110,23 @@ export const framingRulesSchema = z.object({
 });
 export type FramingRules = z.infer<typeof framingRulesSchema>;
 
+/** A table that formulas and layouts look values up in: the first row whose limit is not less is the one. */
+export const tableSchema = z.object({
+  name: nameSchema,
+  label: z.string().min(1).max(80),
+  /** What it is looked up by; limits of lengths are whole nanometres. */
+  by: z.enum(["length", "number"]),
+  columns: z
+    .array(z.object({ name: nameSchema, label: z.string().min(1).max(80), kind: z.enum(["length", "number", "text"]) }))
+    .min(1)
+    .max(12),
+  rows: z
+    .array(z.object({ upTo: z.number().positive(), values: z.array(scalarSchema).min(1).max(12) }))
+    .min(1)
+    .max(60),
+});
+export type AssemblyTable = z.infer<typeof tableSchema>;
+
 const wordingSchema = z.object({
   when: formulaSchema.optional(),
   /** Names in braces are replaced by their values: `{length}`, `{studSize}`. */
@@ -139,7 +158,7 @@ export type AssemblyExample = z.infer<typeof exampleSchema>;
 /** How something is built, as data: parameters, rules, wording, worked examples. One for each measuring system. */
 export const assemblySchema = z
   .object({
-    schemaVersion: z.literal(3),
+    schemaVersion: z.literal(4),
     id: z
       .string()
       .regex(/^[a-z0-9][a-z0-9-]*$/, "An id is small letters, digits and hyphens.")
@@ -149,8 +168,11 @@ export const assemblySchema = z
     about: z.string().max(600),
     appliesTo: z.enum(ASSEMBLY_PARTS),
     system: z.enum(["imperial", "metric"]),
-    /** Lays out a frame of its own; without it, an assembly counts what is measured and what is already laid out. */
+    /** The slot of its part that it fills: it lays the part out. Without one it counts what is measured or already laid out. */
+    slot: z.string().max(40).optional(),
+    /** How a frame is laid out, for what frames a wall. */
     framing: framingRulesSchema.optional(),
+    tables: z.array(tableSchema).max(20).default([]),
     parameters: z.array(parameterSchema).max(60),
     rules: z.array(ruleSchema).max(120),
     wording: z.array(wordingSchema).max(40),
@@ -188,6 +210,12 @@ export const assemblyMigrations: readonly Migration[] = [
         },
       };
     },
+  },
+  {
+    // Slots by name, and tables to look values up in.
+    to: 4,
+    name: "slots-and-tables",
+    up: (assembly) => ({ ...assembly, ...(assembly.framing === undefined ? {} : { slot: "frame" }), tables: [] }),
   },
 ];
 

@@ -22,10 +22,11 @@ function defaultsOf(
   const before = known.get(assembly);
   if (before && before.standard === standard) return before;
   const problems: Problem[] = [];
-  const all = parameters.flatMap(({ name, label, stands, path }): SlotDefault[] => {
+  const all = parameters.flatMap(({ name, label, stands, path, usual }): SlotDefault[] => {
     const line = [
       { from: standard?.name ?? "", decided: true, value: standardValue(standard, assembly.id, name) },
       { from: assembly.name, decided: false, value: assembly.parameters.find((each) => each.name === name)?.default },
+      { from: assembly.name, decided: false, value: usual?.[assembly.system] },
     ];
     for (const { from, value, decided } of line) {
       if (value === undefined) continue;

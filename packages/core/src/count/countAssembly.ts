@@ -10,7 +10,7 @@ import {
 } from "../assemblies";
 import { type Problem, problem } from "../problems/problem";
 import type { CountedLine } from "./countedLine";
-import { linesBySection, makeLine } from "./makeLine";
+import { linesByItem, linesBySection, makeLine } from "./makeLine";
 import { type Applied, namesOf, piecesByRole, piecesOf, type Round } from "./round";
 import { scopeOf } from "./scope";
 
@@ -96,5 +96,6 @@ function countRule(compiled: CompiledRule, round: Round, tally: Tally): void {
   round.ground.values.set(rule.name, quantity);
   if (quantity === 0 || isStep(rule)) return;
   if (compiled.item.names.includes("section")) tally.lines.push(...linesBySection(compiled, round, quantity));
+  else if (compiled.item.names.includes("piece")) tally.lines.push(...linesByItem(compiled, round, quantity));
   else tally.lines.push(makeLine(compiled, round, { quantity, sectionId: "", pieces: piecesOf(compiled, round) }));
 }

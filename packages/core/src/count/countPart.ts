@@ -42,7 +42,7 @@ export function countPart(
   const builder = builderOf(entered, system, library);
   const settled = settlePart(entered, system, library);
   const kind = kindOf(settled);
-  const part = kind.placed?.(settled) ?? settled;
+  const part = kind.placed?.(settled, context) ?? settled;
   const problems = kind.problems(part, context);
   // Of the figures as they were entered: a unit's width, not the hole's.
   const openPoints = kind.openPoints(settled, context);
@@ -50,7 +50,7 @@ export function countPart(
   const named = { partId: part.id, partName: part.name, waits };
   if (problems.length > 0 || waits) {
     const drawing = kind.draw(part, context, around);
-    return { ...named, lines: [], scope: [], pieces: [], drawing, problems, openPoints };
+    return { ...named, lines: [], scope: [], pieces: [], compared: [], drawing, problems, openPoints };
   }
 
   const laidPart = layOut(part, builder, { library, context, around });
@@ -72,6 +72,7 @@ export function countPart(
       ...named,
       lines: byHand.lines,
       pieces: laidPart.pieces,
+      compared: laidPart.compared ?? [],
       problems: found,
       openPoints: [...openPoints, ...found.map(asOpenPoint), ...byHand.openPoints],
     },

@@ -26,7 +26,7 @@ type Wrong = { readonly wrong: string };
 
 function exampleChoice(assembly: Assembly, name: string, given: Scalar, library: Library): Scalar | Wrong {
   const parameter = assembly.parameters.find((each) => each.name === name);
-  const ofSlot = assembly.framing ? slotParametersOf(assembly.appliesTo).find((each) => each.name === name) : undefined;
+  const ofSlot = assembly.slot ? slotParametersOf(assembly.appliesTo).find((each) => each.name === name) : undefined;
   const kind = parameter?.kind ?? ofSlot?.kind;
   if (kind === undefined) return { wrong: "there is no such choice." };
   const value = kind === "length" && typeof given === "string" ? lengthIn(given, assembly) : given;

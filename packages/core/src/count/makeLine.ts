@@ -1,6 +1,6 @@
 import { type CompiledRule, fillTemplate, standardValue, standardWaste, type Value } from "../assemblies";
 import { sectionOf } from "../kinds";
-import { type FramingPiece, isFraming, type Piece } from "../layouts";
+import { type FramingPiece, isCourse, isFraming, itemIdOf, type Piece } from "../layouts";
 import type { LaidPart } from "../layouts/laidPart";
 import { ownValue } from "../records/ownValue";
 import type { Nanometres } from "../units";
@@ -23,6 +23,26 @@ export function linesBySection(compiled: CompiledRule, round: Round, quantity: n
   );
 }
 
+/** One line for each item among the pieces counted: lintels as the table has them. */
+export function linesByItem(compiled: CompiledRule, round: Round, quantity: number): CountedLine[] {
+  const groups = new Map<string, Piece[]>();
+  const pieces = piecesOf(compiled, round);
+  for (const piece of pieces) {
+    const itemId = itemIdOf(piece) ?? "";
+    const group = groups.get(itemId);
+    if (group) group.push(piece);
+    else groups.set(itemId, [piece]);
+  }
+  return Array.from(groups, ([itemId, own]) =>
+    makeLine(compiled, round, {
+      quantity: (quantity * own.length) / pieces.length,
+      sectionId: "",
+      itemId,
+      pieces: own,
+    }),
+  );
+}
+
 function bySection(pieces: readonly Piece[]): Map<string, FramingPiece[]> {
   const groups = new Map<string, FramingPiece[]>();
   for (const piece of pieces) {
@@ -37,6 +57,8 @@ function bySection(pieces: readonly Piece[]): Map<string, FramingPiece[]> {
 type Counted = {
   readonly quantity: number;
   readonly sectionId: string;
+  /** What its pieces are of, where the layout says. */
+  readonly itemId?: string;
   readonly pieces: readonly Piece[];
   readonly missing?: string;
 };
@@ -45,11 +67,11 @@ type Counted = {
 export function makeLine(compiled: CompiledRule, round: Round, counted: Counted): CountedLine {
   const { rule } = compiled;
   const { part, assembly, useId, laidPart, library, context } = round;
-  const { sectionId, pieces } = counted;
+  const { sectionId, itemId, pieces } = counted;
   const section = sectionId ? sectionOf(context.sections, sectionId) : undefined;
-  const key = keyOf(useId, rule.name, sectionId);
+  const key = keyOf(useId, rule.name, sectionId || (itemId ?? ""));
   const quantity = counted.quantity * laidPart.repeats;
-  const itemCode = itemOf(compiled, sectionId, round.ground.values);
+  const itemCode = itemOf(compiled, counted, round.ground.values);
   const cutLengthsNm = rule.buying === "cut" ? cutLengths(compiled, round, pieces) : [];
   const line = {
     id: `${part.id}/${key}`,
@@ -98,8 +120,9 @@ function unusualStuds({ assembly, library, laidPart, context }: Round): string |
   return `This wall has ${name(own)} studs; the usual ones are ${name(usual)}`;
 }
 
-function basisOf({ reckoned }: LaidPart, pieces: readonly Piece[]): Basis {
+function basisOf({ reckoned, byArea }: LaidPart, pieces: readonly Piece[]): Basis {
   if (reckoned) return "reckoned";
+  if (byArea && pieces.some(isCourse)) return "formula";
   return pieces.length > 0 ? "laid-out" : "formula";
 }
 
@@ -111,7 +134,10 @@ function cutLengths({ roles }: CompiledRule, { laidPart }: Round, pieces: readon
 }
 
 /** The price list's code. What could not be counted is of the part's own timber. */
-function itemOf({ item }: CompiledRule, sectionId: string, values: ReadonlyMap<string, Value>): string {
+function itemOf({ item }: CompiledRule, { sectionId, itemId }: Counted, values: ReadonlyMap<string, Value>): string {
   const section = sectionId || String(values.get("studSize") ?? "");
-  return fillTemplate(item, (name) => (name === "section" ? section : String(values.get(name) ?? name)));
+  return fillTemplate(item, (name) => {
+    if (name === "section") return section;
+    return name === "piece" ? (itemId ?? "") : String(values.get(name) ?? name);
+  });
 }

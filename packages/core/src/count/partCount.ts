@@ -1,6 +1,6 @@
 import type { Drawing } from "../drawing/drawing";
 import type { OpenPoint } from "../kinds";
-import type { Piece } from "../layouts";
+import type { ComparedCount, Piece } from "../layouts";
 import type { Problem } from "../problems/problem";
 import type { CountLine } from "./countLine";
 
@@ -14,6 +14,8 @@ export type PartCount = {
   /** What the quote says of it. */
   readonly scope: readonly string[];
   readonly pieces: readonly Piece[];
+  /** What comes out by either of two ways of counting, for parts that have two. */
+  readonly compared: readonly ComparedCount[];
   readonly drawing: Drawing;
   readonly problems: readonly Problem[];
   readonly openPoints: readonly OpenPoint[];

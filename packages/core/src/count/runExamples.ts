@@ -58,7 +58,7 @@ function examplePart(assembly: Assembly, example: AssemblyExample, library: Libr
   if (typeof counted === "string") return counted;
   const { slot } = kindOf(counted);
   const applied: Part =
-    slot && assembly.framing
+    slot && assembly.slot === slot.id
       ? slot.choose(slot.fill(counted, ref), choices)
       : { ...counted, uses: [{ id: "example", assembly: ref, choices }] };
   const figured = withFigures(applied, example.figures, context, library);

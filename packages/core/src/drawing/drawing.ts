@@ -6,6 +6,9 @@ export type DrawnRectangle = Rectangle & {
   readonly id: string;
   /** What it stands for: the outline, an opening, or what a placed piece is. Renderers decide its look. */
   readonly role: string;
+  /** Units side by side with a joint between, each so long: a course of bricks. */
+  readonly unitNm?: Nanometres | undefined;
+  readonly jointNm?: Nanometres | undefined;
   /** Its corners in order, where it is not the rectangle: a rafter end, a plate along a slope. */
   readonly points?: readonly Point[] | undefined;
 };

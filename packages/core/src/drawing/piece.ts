@@ -35,9 +35,35 @@ export type SheetPiece = Rectangle & {
 /** A bolt, a strap, a clip where it goes. */
 export type HardwarePiece = Rectangle & { readonly id: string; readonly role: string };
 
-export type Piece = FramingPiece | SheetPiece | HardwarePiece;
+/**
+ * Units of masonry in one course that are alike and stand side by side: as many as `count`, each `unitNm` long with a joint
+ * between. A cut one stands by itself.
+ */
+export type CoursePiece = Rectangle & {
+  readonly id: string;
+  readonly role: string;
+  readonly itemId: string;
+  readonly count: number;
+  readonly unitNm: Nanometres;
+  readonly jointNm: Nanometres;
+  /** Its corners in order, where a sloped top cuts it. */
+  readonly points?: readonly Point[] | undefined;
+};
+
+/** Something of a length that is bought as it is: a lintel, a strip of damp-proof course. */
+export type StripPiece = Rectangle & {
+  readonly id: string;
+  readonly role: string;
+  readonly itemId: string;
+  readonly lengthNm: Nanometres;
+};
+
+export type Piece = FramingPiece | SheetPiece | HardwarePiece | CoursePiece | StripPiece;
 
 export const isFraming = (piece: Piece): piece is FramingPiece => "sectionId" in piece;
+export const isCourse = (piece: Piece): piece is CoursePiece => "unitNm" in piece;
+/** What a piece is of, where the layout says: a lintel of the table. */
+export const itemIdOf = (piece: Piece): string | undefined => ("itemId" in piece ? piece.itemId : undefined);
 export const isSheet = (piece: Piece): piece is SheetPiece => "sheetNumber" in piece;
 
 /** Across the part it is placed on: how far its near side lies from the middle, and how deep it is. */

@@ -17,7 +17,8 @@ import { entered } from "../testing/rooms";
 import { feet, inches } from "../units";
 import { beyondOf, newWallOnPlan } from "./newWall";
 import { planPoints } from "./points";
-import { resolveParts, standingWall } from "./resolve";
+import { resolveParts } from "./resolve";
+import { standingWall } from "./standing";
 import { planJob } from "./storeyPlan";
 
 const context = contexts.imperial;

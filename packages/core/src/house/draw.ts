@@ -1,9 +1,9 @@
 import type { PlanDrawing, PlanFigure, PlanShape } from "../drawing/drawing";
 import type { Point } from "../geometry";
-import { floorLabel, openingQuad, type PartContext, type StudWall, wallBacks } from "../kinds";
+import { floorLabel, openingQuad, type PartContext, type WallPart, wallBacks } from "../kinds";
 import { formatLength } from "../units";
 import { onStorey, type PlacedRoom } from "./place";
-import { type StandingWall, standingWall } from "./resolve";
+import { type StandingWall, standingWall } from "./standing";
 import type { JobPlan, StoreyPlan } from "./storeyPlan";
 
 function roomShapes(placed: PlacedRoom): PlanShape[] {
@@ -77,7 +77,7 @@ function outsideFigures({ footprint }: StoreyPlan, { system }: PartContext): Pla
 /** A whole storey from above: existing walls, new ones, openings, and the outside dimensions. */
 export function drawStorey(
   plan: StoreyPlan,
-  walls: readonly StudWall[],
+  walls: readonly WallPart[],
   job: JobPlan,
   context: PartContext,
 ): PlanDrawing {

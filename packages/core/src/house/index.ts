@@ -8,5 +8,6 @@ export * from "./place";
 export * from "./points";
 export * from "./resolve";
 export * from "./snap";
+export * from "./standing";
 export * from "./storeyPlan";
 export * from "./walls";

@@ -5,8 +5,9 @@ import { contexts } from "../testing/library";
 import { entered } from "../testing/rooms";
 import { millimetres } from "../units";
 import { outsideOf } from "./footprint";
-import { resolveWall, standingWall } from "./resolve";
+import { resolveWall } from "./resolve";
 import { snapRoom } from "./snap";
+import { standingWall } from "./standing";
 import { planJob, type StoreyPlan, surroundingsOf } from "./storeyPlan";
 
 const context = contexts.metric;

@@ -9,7 +9,7 @@ import {
   studWallKind,
 } from "../kinds";
 import { stretchOn } from "./openings";
-import { type StandingWall, standingWall } from "./resolve";
+import { type StandingWall, standingWall } from "./standing";
 import type { JobPlan } from "./storeyPlan";
 
 /** A crossing wall's thickness, or a slip of the tape, leaves so much of a shared wall with nothing beyond it. */

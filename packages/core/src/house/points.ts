@@ -12,7 +12,7 @@ import {
 import { formatArea, formatLength, millimetres, type Nanometres } from "../units";
 import { beyondOf } from "./newWall";
 import { openingsIn } from "./openings";
-import { cutThrough, leftOutOf, roomsAlong, type StandingWall, standingWall } from "./resolve";
+import { cutThrough, leftOutOf, roomsAlong, type StandingWall, standingWall } from "./standing";
 import type { JobPlan, StoreyPlan } from "./storeyPlan";
 
 /** An open point of the plan, beside the part where it can be settled. */

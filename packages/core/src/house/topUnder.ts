@@ -1,7 +1,7 @@
 import { dot, minus, type Point, turned } from "../geometry";
-import { ceilingPlanes, measured, type Profile, ridgeBetween, type StudWall } from "../kinds";
+import { ceilingPlanes, measured, type Profile, ridgeBetween, type Wall } from "../kinds";
 import type { PlacedRoom } from "./place";
-import type { StandingWall } from "./resolve";
+import type { StandingWall } from "./standing";
 
 /**
  * The top of a standing wall under the ceiling of one of the rooms along it, from the wall's left end. The ceiling's slope
@@ -32,7 +32,7 @@ const highest = (profile: Profile): number => Math.max(...profile.map((point) =>
 const LEVEL_NM = 1000;
 const alike = (a: number, b: number): boolean => Math.abs(a - b) < LEVEL_NM;
 
-type Top = Pick<StudWall, "height" | "shape">;
+type Top = Pick<Wall, "height" | "shape">;
 
 function topOf(profile: Profile): Top | undefined {
   const [left, ridge] = profile;

@@ -1,4 +1,5 @@
 import type { Build } from "../layouts";
+import { layOutMasonryWall } from "./masonry-wall/build/layOut";
 import type { Part } from "./registry";
 import { layOutStudWall } from "./stud-wall/build/layOut";
 import { reckonWallTotals } from "./wall-totals/build";
@@ -8,6 +9,7 @@ type Builds = { readonly [K in Part["kind"]]?: Build<Extract<Part, { readonly ki
 /** How each kind that is laid out is built: the registry behind the reckoning door. A kind without a line is counted as measured. */
 const BUILDS: Builds = {
   "stud-wall": layOutStudWall,
+  "masonry-wall": layOutMasonryWall,
   "wall-totals": reckonWallTotals,
 };
 

@@ -3,6 +3,7 @@ export * from "../wall";
 export * from "./area";
 export * from "./confirm";
 export * from "./length";
+export * from "./masonry-wall";
 export * from "./merge";
 export * from "./readPart";
 export * from "./registry";

@@ -5,6 +5,7 @@ import type { SlotParameter } from "../parts/slot";
 import type { AssemblyRef } from "../parts/use";
 import { type AreaPart, areaKind, areaSchema } from "./area";
 import { type LengthPart, lengthKind, lengthSchema } from "./length";
+import { type MasonryWall, masonryWallKind, masonryWallSchema } from "./masonry-wall";
 import { type Room, roomKind, roomSchema } from "./room";
 import { type SpotsPart, spotsKind, spotsSchema } from "./spots";
 import { type StoreyPart, storeyKind, storeySchema } from "./storey";
@@ -15,6 +16,7 @@ import { type WallTotals, wallTotalsKind, wallTotalsSchema } from "./wall-totals
 export const PART_KINDS = {
   room: roomKind,
   "stud-wall": studWallKind,
+  "masonry-wall": masonryWallKind,
   length: lengthKind,
   area: areaKind,
   spots: spotsKind,
@@ -25,13 +27,14 @@ export const PART_KINDS = {
 export const partSchema = z.discriminatedUnion("kind", [
   roomSchema,
   studWallSchema,
+  masonryWallSchema,
   lengthSchema,
   areaSchema,
   spotsSchema,
   storeySchema,
   wallTotalsSchema,
 ]);
-export type Part = Room | StudWall | LengthPart | AreaPart | SpotsPart | StoreyPart | WallTotals;
+export type Part = Room | StudWall | MasonryWall | LengthPart | AreaPart | SpotsPart | StoreyPart | WallTotals;
 
 /** The kind of a part. Its functions take the part it was asked for. */
 export function kindOf<P extends Part>(part: P): PartKind<P> {
@@ -57,14 +60,21 @@ export function assembliesOf(part: Part): readonly AssemblyRef[] {
   return slot ? [slot.of(part).assembly, ...applied] : applied;
 }
 
+/** A kind of part as seen by what does not mind which it is. */
+type AnyKind = Omit<PartKind<never>, "kind"> & { readonly kind: Part["kind"] };
+
+/** Every kind of part, in the order of the registry. */
+// What takes a part is not called through these; the rest of a kind is alike for all.
+export const partKinds = (): readonly AnyKind[] => Object.values(PART_KINDS) as unknown as readonly AnyKind[];
+
 const ROLES: ReadonlyMap<string, Role> = new Map(
-  Object.values(PART_KINDS).flatMap(({ roles }) => roles.map((role) => [role.id, role] as const)),
+  partKinds().flatMap(({ roles }) => roles.map((role) => [role.id, role] as const)),
 );
 
 /** A role by its id, whatever kind of part it is of. */
 export const roleOf = (id: string): Role | undefined => ROLES.get(id);
 
 /** The choices that slots of any kind ask for. */
-export const SLOT_PARAMETERS: readonly SlotParameter[] = Object.values(PART_KINDS).flatMap((kind) =>
-  "slot" in kind && !("assembliesFor" in kind && kind.assembliesFor) ? [...(kind.slot?.parameters ?? [])] : [],
+export const SLOT_PARAMETERS: readonly SlotParameter[] = partKinds().flatMap((kind) =>
+  kind.assembliesFor ? [] : [...(kind.slot?.parameters ?? [])],
 );

@@ -7,6 +7,9 @@ import type { Problem } from "../problems/problem";
 /** How the count of a role came to be, from the layout itself. */
 export type RoleWorking = Omit<MeasureWorking, "sentence"> & { readonly from: readonly WorkingSource[] };
 
+/** The same thing counted in two ways: as it is laid out, and by area. */
+export type ComparedCount = { readonly what: string; readonly laidOut: number; readonly byArea: number };
+
 /** A part with whatever an assembly lays out on it: what its formulas stand on. */
 export type LaidPart = {
   readonly pieces: readonly Piece[];
@@ -17,6 +20,10 @@ export type LaidPart = {
   readonly choices: ReadonlyMap<string, Value>;
   /** From totals, not laid out. */
   readonly reckoned: boolean;
+  /** Laid out to be looked at, and counted by area. */
+  readonly byArea?: boolean;
+  /** What comes out by either of two ways of counting, side by side. */
+  readonly compared?: readonly ComparedCount[];
   /** How often the part is built. */
   readonly repeats: number;
   /** Words for the scope that are no single value: `openingWords`. */

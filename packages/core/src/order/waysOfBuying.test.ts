@@ -44,6 +44,7 @@ describe("lines of one item that are bought in different ways", () => {
       partId: line.partId,
       partName: line.partId,
       waits: false,
+      compared: [],
       lines: [line],
       scope: [],
       pieces: [],

@@ -3,6 +3,7 @@ export * from "./dimension";
 export * from "./entry";
 export * from "./figures";
 export * from "./functionSignature";
+export * from "./masonryUnit";
 export * from "./opening";
 export * from "./partKind";
 export * from "./quantity";

@@ -7,6 +7,7 @@ import type { Problem } from "../problems/problem";
 import type { MeasuringSystem, Nanometres } from "../units";
 import type { Dimension } from "./dimension";
 import type { FunctionSignature } from "./functionSignature";
+import type { UnitBook } from "./masonryUnit";
 import type { Allowance, Opening, SharedOpening } from "./opening";
 import type { Quantity, QuantityValues } from "./quantity";
 import type { Role } from "./role";
@@ -18,6 +19,7 @@ import type { MeasureWorking } from "./working";
 export type PartContext = {
   readonly system: MeasuringSystem;
   readonly sections: SectionBook;
+  readonly units: UnitBook;
 };
 
 /** What the plan knows about a part that the part itself does not. */
@@ -81,6 +83,8 @@ export type Beyond = "rooms" | "part" | "nothing";
 export type PartKind<P, D extends Drawing = Drawing> = {
   readonly kind: string;
   readonly label: string;
+  /** Several of them: `Stud walls`. */
+  readonly plural: string;
   /** Where its parts stand in a list: rooms first, then what is built, then what was counted. */
   readonly order: number;
   readonly schema: z.ZodType<P>;
@@ -95,10 +99,12 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly functions: readonly FunctionSignature[];
   /** The kind that its assemblies are written for, where that is another: walls by totals take those of drawn walls. */
   readonly assembliesFor?: string;
+  /** Whether nothing can be built on it: the record of a storey. */
+  readonly takesNoAssemblies?: boolean;
   /** The assembly that builds it; absent where nothing is laid out. */
   readonly slot?: Slot<P>;
   /** The part with everything on it as it is built: rough openings at their places. */
-  readonly placed?: (part: P) => P;
+  readonly placed?: (part: P, context: PartContext) => P;
   readonly outline: (part: P) => Rectangle;
   readonly draw: (part: P, context: PartContext, around: Surroundings) => D;
   /** How a placed piece lies across the part, for what has pieces. */

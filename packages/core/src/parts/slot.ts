@@ -1,7 +1,8 @@
+import type { MeasuringSystem } from "../units";
 import type { AssemblyRef, Scalar } from "./use";
 
 /** `length` values are whole nanometres; in formulas, as in every base unit, metres. */
-export type ParameterKind = "length" | "number" | "yes-no" | "choice" | "section";
+export type ParameterKind = "length" | "number" | "yes-no" | "choice" | "section" | "unit";
 
 /** A choice that building a part asks for, whatever its assembly says of it. */
 export type SlotParameter = {
@@ -13,8 +14,12 @@ export type SlotParameter = {
   readonly asked: boolean;
   /** What it is one of, for a choice of a few. */
   readonly among?: readonly string[] | undefined;
+  /** What one of the few is called. */
+  readonly words?: (value: string) => string;
   /** Whether a value can stand for it, by what the trade builds. */
   readonly stands: (value: Scalar) => boolean;
+  /** What it is where neither the house nor the assembly says. */
+  readonly usual?: Readonly<Record<MeasuringSystem, Scalar>>;
   /** Where a part keeps it: `parameters.spacingNm`. */
   readonly path: string;
 };

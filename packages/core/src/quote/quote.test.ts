@@ -1,7 +1,7 @@
 import { draftQuote, reckonJob, startJob } from "../job";
-import { openingsText } from "../kinds/stud-wall/build/words";
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, sumMoney } from "../units";
+import { openingsText } from "../wall/openingWords";
 import { addDays, quoteDocumentSchema } from "./index";
 
 const start = { title: "T", customerName: "C", site: "S", system: "imperial", currency: "USD" } as const;

@@ -1,3 +1,4 @@
+export * from "./cutToProfile";
 export { wallOutline } from "./draw";
 export * from "./measures";
 export * from "./newOpening";

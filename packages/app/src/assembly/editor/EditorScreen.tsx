@@ -20,7 +20,7 @@ import { fileName, saveFile } from "../../export/saveFile";
 import { FileOutput, Plus, Undo2 } from "../../icons";
 import { useAssemblies } from "../../job/rules";
 import { useWide } from "../../theme/useWide";
-import { PART_WORDS } from "../ApplySheet";
+import { partWords } from "../ApplySheet";
 import { type Draft, useDraft } from "../drafts";
 import { Examples } from "./Examples";
 import { ParameterRow } from "./ParameterRow";
@@ -168,7 +168,7 @@ function About({ assembly, onChange }: ChangeProps) {
       <TextField label="Name" value={assembly.name} onChangeText={(name) => onChange({ ...assembly, name })} />
       <TextField label="What it is" value={assembly.about} onChangeText={(about) => onChange({ ...assembly, about })} />
       <Faint>
-        {`For ${PART_WORDS[assembly.appliesTo].toLowerCase()}, ${assembly.system === "imperial" ? "feet and inches" : "metric"}. ${assembly.framing ? "It lays out the frame of a wall." : ""}`}
+        {`For ${partWords(assembly.appliesTo).toLowerCase()}, ${assembly.system === "imperial" ? "feet and inches" : "metric"}. ${assembly.slot ? "It lays out what it is for." : ""}`}
       </Faint>
     </View>
   );

@@ -78,7 +78,7 @@ export function TryOn({
 function applied({ part }: Tried, assembly: Assembly): Part {
   const ref = { id: assembly.id, version: assembly.version };
   const { slot } = kindOf(part);
-  if (slot && assembly.framing) return slot.fill({ ...part, uses: [], handSet: [] }, ref);
+  if (slot && assembly.slot === slot.id) return slot.fill({ ...part, uses: [], handSet: [] }, ref);
   return { ...part, uses: [{ id: "try", assembly: ref, choices: {} }], handSet: [] };
 }
 

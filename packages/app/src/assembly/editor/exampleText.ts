@@ -60,12 +60,12 @@ export function expectedIn(text: string): Read<{ rule: string; quantity: number 
   return "problem" in read ? read : { value: read.value.map(([rule, quantity]) => ({ rule, quantity })) };
 }
 
-type Named = Pick<Assembly, "parameters" | "framing" | "system" | "appliesTo">;
+type Named = Pick<Assembly, "parameters" | "slot" | "system" | "appliesTo">;
 
-const kindOf = ({ parameters, framing, appliesTo }: Named, name: string) =>
+const kindOf = ({ parameters, slot, appliesTo }: Named, name: string) =>
   (
     parameters.find((each) => each.name === name) ??
-    (framing && slotParametersOf(appliesTo).find((each) => each.name === name))
+    (slot === undefined ? undefined : slotParametersOf(appliesTo).find((each) => each.name === name))
   )?.kind;
 
 /** Choices by what each parameter is: `bearing = yes`, `spacing = 16 in`. A length stays as it is typed. */

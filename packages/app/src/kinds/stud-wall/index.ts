@@ -2,7 +2,7 @@ import { PART_KINDS, type StudWall } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
-const load = () => import("./WallScreen");
+const load = () => import("./StudWallScreen");
 
 export const studWallFace: KindFace<StudWall> = {
   starts: [

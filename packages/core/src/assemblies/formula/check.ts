@@ -246,6 +246,14 @@ class Checker {
       this.role(takes, arg);
       return;
     }
+    if (takes === "leaf") {
+      if (arg.is === "text" && LEAVES.has(arg.value)) return;
+      mistake(
+        "not-a-leaf",
+        `${this.quote(arg)} is no leaf: write "outer" or "inner". The only leaf of a wall is its outer one.`,
+        arg.span,
+      );
+    }
     const type = this.typeOf(arg);
     if (takes === "sheet-size") {
       if (type.is !== "text")
@@ -293,9 +301,13 @@ const TAKES_WORDS: Record<Takes, string> = {
   roles: "roles in quotes",
   "sheet-role": "a role of sheets in quotes",
   "sheet-size": "a sheet size",
+  leaf: "a leaf in quotes",
   same: "quantities",
   number: "a quantity",
 };
+
+/** Leaves of a wall: the only one is the outer. */
+const LEAVES: ReadonlySet<string> = new Set(["outer", "inner"]);
 
 /** Nothing is nothing, in any unit. */
 const isZero = (expression: Expression): boolean => expression.is === "number" && expression.value === 0;

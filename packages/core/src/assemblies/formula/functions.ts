@@ -111,7 +111,7 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
     told: ({ roles }) => roles,
     run: (args, laid) => {
       let count = 0;
-      for (const role of args) if (isText(role)) count += laid.lengthsNm(role).length;
+      for (const role of args) if (isText(role)) count += laid.countOf?.(role) ?? laid.lengthsNm(role).length;
       return count;
     },
   },

@@ -8,6 +8,8 @@ export type SheetDimensions = { readonly widthNm: Nanometres; readonly heightNm:
 export type LaidOut = {
   /** Lengths of the pieces of a role, one entry a piece; empty where there are none. */
   readonly lengthsNm: (role: string) => readonly Nanometres[];
+  /** How many pieces of a role there are, where that is more than their lengths: units of masonry in a run. */
+  readonly countOf?: (role: string) => number;
   /** What a function of the part's kind comes to; undefined for one it does not have, no number where it has no answer. */
   readonly ask: (name: string, args: readonly Value[]) => number | undefined;
   /** Undefined for a size the library lacks. */

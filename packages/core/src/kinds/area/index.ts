@@ -44,6 +44,7 @@ function measures({ name, length, width }: AreaPart, { system }: PartContext): M
 export const areaKind: PartKind<AreaPart> = {
   kind: "area",
   label: "Area",
+  plural: "Areas",
   schema: areaSchema,
   migrations: [],
   defaults: (id, name) => ({

@@ -30,6 +30,7 @@ const problems = ({ length }: LengthPart): Problem[] =>
 export const lengthKind: PartKind<LengthPart> = {
   kind: "length",
   label: "Length",
+  plural: "Lengths",
   schema: lengthSchema,
   migrations: [],
   defaults: (id, name) => ({ kind: "length", schemaVersion: 1, ...newBase(id, name), length: unmeasured }),

@@ -16,6 +16,7 @@ import { type Room, roomSchema } from "./schema";
 export const roomKind: PartKind<Room, PlanDrawing> = {
   kind: "room",
   label: "Room",
+  plural: "Rooms",
   schema: roomSchema,
   migrations: roomMigrations,
   defaults: roomDefaults,

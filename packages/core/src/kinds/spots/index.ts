@@ -19,6 +19,7 @@ export type SpotsPart = z.infer<typeof spotsSchema>;
 export const spotsKind: PartKind<SpotsPart> = {
   kind: "spots",
   label: "Counted spots",
+  plural: "Counted spots",
   schema: spotsSchema,
   migrations: [],
   defaults: (id, name) => ({ kind: "spots", schemaVersion: 1, ...newBase(id, name), what: "post", count: null }),

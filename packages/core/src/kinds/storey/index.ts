@@ -35,6 +35,8 @@ const problems = (part: StoreyPart): Problem[] =>
 export const storeyKind: PartKind<StoreyPart> = {
   kind: "storey",
   label: "Storey",
+  plural: "Storeys",
+  takesNoAssemblies: true,
   schema: storeySchema,
   migrations: [],
   defaults: (id, name) => ({

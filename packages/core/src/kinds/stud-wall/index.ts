@@ -20,6 +20,7 @@ import { framingSlot } from "./slot";
 export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   kind: "stud-wall",
   label: "Stud wall",
+  plural: "Stud walls",
   order: 1,
   schema: studWallSchema,
   migrations: studWallMigrations,

@@ -148,6 +148,7 @@ const reckonedPoint: OpenPoint = {
 export const wallTotalsKind: PartKind<WallTotals> = {
   kind: "wall-totals",
   label: "Walls by totals",
+  plural: "Walls by totals",
   schema: wallTotalsSchema,
   migrations: wallTotalsMigrations,
   defaults: (id, name, { system }) => ({

@@ -1,8 +1,7 @@
 import type { SheetPiece } from "../../drawing/piece";
-import type { Point } from "../../geometry";
 import { intersection, overlaps, type Rectangle, right, top } from "../../geometry/rectangle";
-import { heightAt, type Profile } from "../../kinds";
 import type { Nanometres } from "../../units";
+import { type CutPiece, cutToProfile, heightAt, type Profile } from "../../wall";
 import { nestPieces } from "./nest";
 
 export { nestPieces } from "./nest";
@@ -22,23 +21,20 @@ export type SheetLayout = {
   readonly leastOffcutNm: Nanometres;
 };
 
-/** A piece on a face, with its corners where a sloped top cuts it. */
-type Laid = Rectangle & { readonly points?: readonly Point[] | undefined };
-
 /** A layout of sheets before it is said what they are: both faces of a wall may have the same. */
 export type LaidOutSheets = {
   /** The pieces of one layer. */
-  readonly layer: readonly Laid[];
+  readonly layer: readonly CutPiece[];
   /** Which sheet each piece is cut from, layer by layer. */
   readonly numbers: readonly number[];
 };
 
 /** Sheets in courses from the lower left corner, cut at the edges and round openings; every layer alike. */
 export function layoutSheets(face: SheetFace, { layers, sheet, leastOffcutNm }: SheetLayout): LaidOutSheets {
-  const layer: Laid[] = [];
+  const layer: CutPiece[] = [];
   for (const cell of courses(face, sheet)) {
     for (const piece of cutOutFullWidth(cell, face.openings))
-      layer.push(face.profile ? cutTo(face.profile, piece) : piece);
+      layer.push(face.profile ? cutToProfile(face.profile, piece) : piece);
   }
   const all: Rectangle[] = [];
   for (let count = 0; count < layers; count += 1) all.push(...layer);
@@ -82,33 +78,6 @@ function trimmedTo(profile: Profile, cell: Rectangle): Rectangle | undefined {
   const highestNm = Math.max(...places.map((xNm) => heightAt(profile, xNm)));
   const heightNm = Math.min(top(cell), highestNm) - cell.yNm;
   return heightNm > 0 ? { ...cell, heightNm } : undefined;
-}
-
-/** The piece with its top cut to the wall's, where that runs through it. It is bought and nested as the rectangle. */
-function cutTo(profile: Profile, piece: Rectangle): Laid {
-  const topNm = (xNm: Nanometres) => Math.max(piece.yNm, Math.min(top(piece), heightAt(profile, xNm)));
-  const places = [piece.xNm, ...breaksWithin(profile, piece), right(piece)];
-  if (places.every((xNm) => topNm(xNm) === top(piece))) return piece;
-  const foot = [
-    { xNm: piece.xNm, yNm: piece.yNm },
-    { xNm: right(piece), yNm: piece.yNm },
-  ];
-  return { ...piece, points: [...foot, ...places.toReversed().map((xNm) => ({ xNm, yNm: topNm(xNm) }))] };
-}
-
-/** Where the wall's top turns over a piece, or goes in or out of it through its upper or lower edge. */
-function breaksWithin(profile: Profile, piece: Rectangle): Nanometres[] {
-  const found: Nanometres[] = [];
-  for (const [index, to] of profile.entries()) {
-    const from = profile[index - 1];
-    found.push(to.xNm);
-    if (!from || from.yNm === to.yNm) continue;
-    for (const edgeNm of [piece.yNm, top(piece)]) {
-      const share = (edgeNm - from.yNm) / (to.yNm - from.yNm);
-      if (share > 0 && share < 1) found.push(Math.round(from.xNm + share * (to.xNm - from.xNm)));
-    }
-  }
-  return found.filter((xNm) => xNm > piece.xNm && xNm < right(piece)).toSorted((a, b) => a - b);
 }
 
 /** Where openings take the whole width of a cell, what is left above and below are pieces of their own. */

@@ -1,24 +1,5 @@
-import { listed } from "../../../units/listed";
-import type { Opening, StudWall } from "../..";
-
-const NUMBER_WORDS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
-const numberWord = (count: number): string => NUMBER_WORDS[count] ?? String(count);
-
-const OPENING_NOUNS: Record<Opening["kind"], [string, string]> = {
-  door: ["door opening", "door openings"],
-  window: ["window opening", "window openings"],
-  plain: ["plain opening", "plain openings"],
-};
-
-/** `one door opening and two window openings`. */
-export function openingsText(openings: readonly Opening[]): string {
-  const phrases = (["door", "window", "plain"] as const).flatMap((kind) => {
-    const count = openings.filter((opening) => opening.kind === kind).length;
-    const [one, many] = OPENING_NOUNS[kind];
-    return count === 0 ? [] : [`${numberWord(count)} ${count === 1 ? one : many}`];
-  });
-  return listed(phrases) || "no openings";
-}
+import { numberWord, openingsText } from "../../../wall/openingWords";
+import type { StudWall } from "../..";
 
 const PLATE_WORDS = ["no", "a single", "a double", "a triple"];
 

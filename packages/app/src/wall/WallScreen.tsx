@@ -1,64 +1,69 @@
 import {
   ALONE,
+  type ElevationDrawing,
   formatLength,
   kindOf,
   type Part,
   type Problem,
   resolveWall,
-  type StudWall,
   settlePart,
-  studWallKind,
+  type Wall,
+  type WallPart,
 } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
-import { useCallback, useMemo, useRef, useState } from "react";
-import { SlotChoices } from "../../assembly/SlotChoices";
-import { UsesPanel } from "../../assembly/UsesPanel";
-import { Button } from "../../components/Button";
-import { DrawingCanvas } from "../../components/DrawingCanvas";
-import { DxfButton } from "../../export/DxfButton";
-import { useJob } from "../../job/JobContext";
-import { ConfirmPart } from "../../measure/ConfirmPart";
-import { FigureList } from "../../measure/FigureList";
-import { LiveCount } from "../../measure/LiveCount";
-import { PartLayout } from "../../measure/PartLayout";
-import { PartName } from "../../measure/PartName";
-import { PartPad } from "../../measure/PartPad";
-import { useMarks } from "../../measure/useMarks";
-import { useOpenFigure } from "../../measure/useOpenFigure";
-import { usePad } from "../../measure/usePad";
-import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
-import { OpeningButtons } from "../../wall/OpeningButtons";
-import { WallOnPlanNotes } from "../../wall/WallOnPlanNotes";
-import { WallShape } from "../../wall/WallShape";
+import { type PropsWithChildren, useCallback, useMemo, useRef, useState } from "react";
+import { SlotChoices } from "../assembly/SlotChoices";
+import { UsesPanel } from "../assembly/UsesPanel";
+import { Button } from "../components/Button";
+import { DrawingCanvas } from "../components/DrawingCanvas";
+import { DxfButton } from "../export/DxfButton";
+import { useJob } from "../job/JobContext";
+import { ConfirmPart } from "../measure/ConfirmPart";
+import { FigureList } from "../measure/FigureList";
+import { LiveCount } from "../measure/LiveCount";
+import { PartLayout } from "../measure/PartLayout";
+import { PartName } from "../measure/PartName";
+import { PartPad } from "../measure/PartPad";
+import { useMarks } from "../measure/useMarks";
+import { useOpenFigure } from "../measure/useOpenFigure";
+import { usePad } from "../measure/usePad";
+import { NotesAndPhotos } from "../photos/NotesAndPhotos";
+import { OpeningButtons } from "./OpeningButtons";
+import { WallOnPlanNotes } from "./WallOnPlanNotes";
+import { WallShape } from "./WallShape";
 
-const describe = (wall: StudWall, system: "imperial" | "metric"): string => {
+const describe = (wall: WallPart, system: "imperial" | "metric"): string => {
   const length =
     wall.length.valueNm === null ? "not measured yet" : `${formatLength(wall.length.valueNm, system)} long`;
   return `Elevation of ${wall.name}: ${length}, ${formatLength(wall.height.valueNm ?? 0, system)} high, ${wall.openings.length} openings`;
 };
 
-/** One wall: its elevation, whose figures are the inputs, and what it is made of. On the plan they come from the rooms. */
-export default function WallScreen({ part }: { readonly part: StudWall }) {
+/** A wall is always seen square on. */
+const NOTHING_DRAWN: ElevationDrawing = { kind: "elevation", widthNm: 0, heightNm: 0, rectangles: [], dimensions: [] };
+
+/** One wall of any material: its elevation, whose figures are the inputs, and what it is made of. On the plan they come from the rooms. */
+export function WallScreen<W extends WallPart>({ part, children }: PropsWithChildren<{ readonly part: W }>) {
+  const kind = kindOf(part);
   const router = useRouter();
   const [figure, show] = usePad();
   const { jobId, context, rules, savePart, reckoning, plan } = useJob();
   const wall = useMemo(() => resolveWall(part, plan), [part, plan]);
-  const slots = useMemo(() => studWallKind.dimensions(wall), [wall]);
+  const slots = useMemo(() => kind.dimensions(wall), [kind, wall]);
   const own = useMemo(() => slots.filter((slot) => !slot.typedOn), [slots]);
   const active = own.some((slot) => slot.path === figure) ? figure : undefined;
 
   const latest = useRef({ part, wall });
   latest.current = { part, wall };
   const change = useCallback(
-    (change: Partial<StudWall> | ((now: StudWall) => Partial<StudWall>)): Problem | undefined => {
+    (change: Partial<Wall> | ((now: Wall) => Partial<Wall>)): Problem | undefined => {
       const now = latest.current;
       const changes = typeof change === "function" ? change(now.wall) : change;
       const settled = settlePart({ ...now.wall, ...changes }, context.system, rules);
-      const problem = studWallKind.problems(settled, context)[0];
+      const problem = kind.problems(settled, context)[0];
       if (!problem) savePart({ ...now.part, ...changes });
       return problem;
     },
-    [context, rules, savePart],
+    [kind, context, rules, savePart],
   );
   const choose = useCallback(
     (chosen: (now: Part) => Part): Problem | undefined => {
@@ -72,10 +77,13 @@ export default function WallScreen({ part }: { readonly part: StudWall }) {
   );
   const openFigure = useOpenFigure(wall, show);
   const count = reckoning?.counts.find((each) => each.partId === wall.id);
-  const measured = studWallKind.draw(wall, context, ALONE);
+  const settled = useMemo(() => settlePart(wall, context.system, rules), [wall, context.system, rules]);
+  const measured = kind.draw(settled, context, ALONE);
   // Pieces come from the worker a moment later; the figures are this instant's.
   const drawing =
-    count?.drawing.kind === "elevation" ? { ...count.drawing, dimensions: measured.dimensions } : measured;
+    count?.drawing.kind === "elevation" && measured.kind === "elevation"
+      ? { ...count.drawing, dimensions: measured.dimensions }
+      : measured;
   const latestCount = useRef(count);
   latestCount.current = count;
   const openLine = useCallback(
@@ -98,6 +106,7 @@ export default function WallScreen({ part }: { readonly part: StudWall }) {
         <OpeningButtons wall={part} onChange={change} onAdded={(id) => show(`openings.${id}.position`)} />
       )}
       <SlotChoices part={wall} onChange={choose} />
+      {children}
       <WallShape wall={wall} onChange={change} />
       <UsesPanel part={part} />
       <Button
@@ -114,7 +123,7 @@ export default function WallScreen({ part }: { readonly part: StudWall }) {
     <PartLayout
       drawing={(heightPx) => (
         <DrawingCanvas
-          drawing={drawing}
+          drawing={drawing.kind === "elevation" ? drawing : NOTHING_DRAWN}
           description={describe(wall, context.system)}
           heightPx={heightPx}
           activePath={active}

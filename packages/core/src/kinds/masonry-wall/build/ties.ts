@@ -1,0 +1,71 @@
+import type { HardwarePiece } from "../../../drawing/piece";
+import { millimetres, type Nanometres, piecesAtSpacing, spacesIn } from "../../../units";
+import { headNm, openingLeft, openingRectangle, openingRight } from "../../../wall/openings";
+import { heightAt, highestOf, profileOf } from "../../../wall/profile";
+import type { MasonryChoices } from "../parameters";
+import type { MasonryWall } from "../schema";
+
+/** Drawn this large. */
+const SIZE_NM = millimetres(20);
+/** Ties at an opening stand within this of it: PD 6697 and Approved Document A, from memory. */
+const FROM_OPENING_NM = millimetres(225);
+
+const at = (role: string, id: string, xNm: Nanometres, yNm: Nanometres): HardwarePiece => ({
+  id,
+  role,
+  xNm: Math.round(xNm - SIZE_NM / 2),
+  yNm: Math.round(yNm - SIZE_NM / 2),
+  widthNm: SIZE_NM,
+  heightNm: SIZE_NM,
+});
+
+/**
+ * Ties between leaves: in rows, every other row half a space over, and up both sides of each opening.
+ *
+ * 900 x 450 mm is 2.5 a square metre: PD 6697 / Approved Document A, from memory.
+ */
+export function tiesOf(wall: MasonryWall, { tieAlong, tieUp, tieAtOpenings }: MasonryChoices): HardwarePiece[] {
+  const lengthNm = wall.length.valueNm ?? 0;
+  const profile = profileOf(wall);
+  const holes = wall.openings.map(openingRectangle);
+  const pieces: HardwarePiece[] = [];
+  let row = 0;
+  for (let yNm = tieUp / 2; yNm < highestOf(profile); yNm += tieUp, row += 1) {
+    for (let xNm = row % 2 === 0 ? tieAlong / 2 : tieAlong; xNm < lengthNm; xNm += tieAlong) {
+      const open = holes.some(
+        (hole) => xNm > hole.xNm && xNm < hole.xNm + hole.widthNm && yNm > hole.yNm && yNm < hole.yNm + hole.heightNm,
+      );
+      if (!open && yNm < heightAt(profile, xNm)) pieces.push(at("wall-tie", `tie-${pieces.length + 1}`, xNm, yNm));
+    }
+  }
+  for (const opening of wall.openings) {
+    const sillNm = opening.sill.valueNm ?? 0;
+    const heightNm = headNm(opening) - sillNm;
+    const count = piecesAtSpacing(heightNm, tieAtOpenings);
+    for (const xNm of [openingLeft(opening) - FROM_OPENING_NM / 2, openingRight(opening) + FROM_OPENING_NM / 2]) {
+      if (xNm <= 0 || xNm >= lengthNm) continue;
+      for (let index = 0; index < count; index += 1) {
+        const yNm = sillNm + (heightNm * index) / Math.max(1, count - 1);
+        pieces.push(at("wall-tie", `tie-${pieces.length + 1}`, xNm, yNm));
+      }
+    }
+  }
+  return pieces;
+}
+
+/** Weep holes along the foot and over every opening, at most so far apart. */
+export function weepHolesOf(wall: MasonryWall, { weepEvery }: MasonryChoices): HardwarePiece[] {
+  if (weepEvery === 0) return [];
+  const along = (name: string, fromNm: Nanometres, toNm: Nanometres, yNm: Nanometres) => {
+    const count = Math.max(2, spacesIn(toNm - fromNm, weepEvery));
+    return Array.from({ length: count }, (_, index) =>
+      at("weep-hole", `weep-${name}-${index + 1}`, fromNm + ((toNm - fromNm) * (index + 0.5)) / count, yNm),
+    );
+  };
+  return [
+    ...along("foot", 0, wall.length.valueNm ?? 0, SIZE_NM),
+    ...wall.openings.flatMap((opening) =>
+      along(opening.id, openingLeft(opening), openingRight(opening), headNm(opening) + SIZE_NM),
+    ),
+  ];
+}

@@ -1,0 +1,111 @@
+import { z } from "zod";
+import type { SlotParameter } from "../../parts/slot";
+import type { Scalar } from "../../parts/use";
+import { inches, type MeasuringSystem, millimetres } from "../../units";
+import { masonryWords } from "./choiceWords";
+
+export const BUILD_UPS = ["one-leaf", "bonded", "cavity", "veneer", "stone"] as const;
+export type MasonryBuildUp = (typeof BUILD_UPS)[number];
+export const BONDS = ["stretcher", "english", "flemish", "stack"] as const;
+
+const lengthNm = (least: number, most: number) => z.int().min(least).max(most);
+const orNone = (least: number, most: number) => z.union([z.literal(0), lengthNm(least, most)]);
+const unitId = z.string().min(1).max(40);
+/** Thinner ones bed nothing, thicker ones are no joint. */
+const jointNm = lengthNm(millimetres(3), millimetres(60));
+
+/** Everything that laying out masonry asks for. Lengths are whole nanometres. */
+export const masonryChoicesSchema = z.object({
+  buildUp: z.enum(BUILD_UPS),
+  /** Of the outer leaf, or the only one. */
+  unit: unitId,
+  innerUnit: unitId,
+  cavity: lengthNm(millimetres(20), millimetres(300)),
+  /** Within the cavity; 0 for none. */
+  insulation: orNone(millimetres(10), millimetres(300)),
+  bond: z.enum(BONDS),
+  layFrom: z.enum(["left", "right"]),
+  joints: z.enum(["unit", "own"]),
+  bedJoint: jointNm,
+  perpendJoint: jointNm,
+  /** What the first course stands on, above the foot of the wall. */
+  firstCourse: lengthNm(0, millimetres(600)),
+  openingSizes: z.enum(["work", "coordinating"]),
+  method: z.enum(["laid-out", "by-area"]),
+  lintels: z.boolean(),
+  lintelBearing: lengthNm(millimetres(50), millimetres(600)),
+  lintelsDisplace: z.boolean(),
+  tieAlong: lengthNm(millimetres(200), millimetres(1200)),
+  tieUp: lengthNm(millimetres(150), millimetres(900)),
+  tieAtOpenings: lengthNm(millimetres(100), millimetres(1000)),
+  dampCourse: z.boolean(),
+  weepEvery: orNone(millimetres(200), millimetres(1500)),
+  movementEvery: orNone(millimetres(1000), millimetres(20_000)),
+  /** A row of bed reinforcement each so many courses; 0 for none. */
+  reinforceEvery: z.int().min(0).max(20),
+  /** Of a stone wall, from face to face; 0 is as thick as its stone. */
+  stoneThickness: orNone(millimetres(50), millimetres(1500)),
+  stoneFaces: z.int().min(1).max(2),
+});
+export type MasonryChoices = z.infer<typeof masonryChoicesSchema>;
+export type MasonryChoice = keyof MasonryChoices;
+
+type Usual = Readonly<Record<MeasuringSystem, Scalar>>;
+const both = (value: Scalar): Usual => ({ imperial: value, metric: value });
+
+const of = (
+  name: MasonryChoice,
+  label: string,
+  kind: SlotParameter["kind"],
+  usual: Usual,
+  asked = false,
+): SlotParameter => {
+  const schema = masonryChoicesSchema.shape[name];
+  return {
+    name,
+    label,
+    kind,
+    asked,
+    usual,
+    among: schema instanceof z.ZodEnum ? schema.options.map(String) : undefined,
+    words: masonryWords,
+    stands: (value) => schema.safeParse(value).success,
+    path: `choices.${name}`,
+  };
+};
+
+/**
+ * In the order a builder settles them. Ties and lintel bearings: see `build/ties` and the starter assemblies; movement joints
+ * at 12 m of clay and 6 m of block, 25 ft of US brick, are common practice and are set by the assembly.
+ */
+export const MASONRY_PARAMETERS: readonly SlotParameter[] = [
+  of("buildUp", "Built as", "choice", both("one-leaf"), true),
+  of("unit", "Unit", "unit", { imperial: "brick-modular", metric: "brick-215" }, true),
+  of("innerUnit", "Unit of the inner leaf", "unit", { imperial: "block-4", metric: "block-440-100" }),
+  of("cavity", "Cavity", "length", { imperial: inches(2), metric: millimetres(100) }),
+  of("insulation", "Insulation in the cavity", "length", both(0)),
+  of("bond", "Bond", "choice", both("stretcher")),
+  of("layFrom", "Laid from", "choice", both("left")),
+  of("joints", "Joints", "choice", both("unit")),
+  of("bedJoint", "Bed joint, where its own", "length", { imperial: inches(0.375), metric: millimetres(10) }),
+  of("perpendJoint", "Perpend joint, where its own", "length", { imperial: inches(0.375), metric: millimetres(10) }),
+  of("firstCourse", "First course stands on", "length", both(0)),
+  of("openingSizes", "Sizes of openings are", "choice", both("work")),
+  of("method", "Counted", "choice", both("laid-out")),
+  of("lintels", "Lintels over openings", "yes-no", both(true)),
+  of("lintelBearing", "Lintel bearing at each end", "length", { imperial: inches(4), metric: millimetres(150) }),
+  of("lintelsDisplace", "Lintels stand in place of units", "yes-no", both(true)),
+  of("tieAlong", "Ties apart along", "length", { imperial: inches(32), metric: millimetres(900) }),
+  of("tieUp", "Ties apart up", "length", { imperial: inches(16), metric: millimetres(450) }),
+  of("tieAtOpenings", "Ties apart at openings", "length", { imperial: inches(36), metric: millimetres(300) }),
+  of("dampCourse", "Damp-proof course", "yes-no", both(true)),
+  of("weepEvery", "Weep holes every", "length", { imperial: inches(33), metric: millimetres(900) }),
+  of("movementEvery", "Movement joints at most every", "length", both(0)),
+  of("reinforceEvery", "Courses between bed reinforcement", "number", both(0)),
+  of("stoneThickness", "Stone wall, face to face", "length", both(0)),
+  of("stoneFaces", "Faces of stone", "number", both(1)),
+];
+
+/** All of it as usual, for what has not been settled yet. */
+export const usualMasonry = (system: MeasuringSystem): MasonryChoices =>
+  masonryChoicesSchema.parse(Object.fromEntries(MASONRY_PARAMETERS.map(({ name, usual }) => [name, usual?.[system]])));
