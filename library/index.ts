@@ -11,6 +11,7 @@ import {
 } from "@wide-porch/core";
 import { z } from "zod";
 import imperialBlockWall from "./assemblies/imperial/block-wall.json";
+import imperialBrickPier from "./assemblies/imperial/brick-pier.json";
 import imperialBrickVeneer from "./assemblies/imperial/brick-veneer.json";
 import imperialBrickWall from "./assemblies/imperial/brick-wall.json";
 import imperialCavityWall from "./assemblies/imperial/cavity-wall.json";
@@ -25,6 +26,7 @@ import imperialStoneWall from "./assemblies/imperial/stone-wall.json";
 import imperialInsulation from "./assemblies/imperial/wall-insulation.json";
 import imperialWindowSet from "./assemblies/imperial/window-set.json";
 import metricBlockWall from "./assemblies/metric/block-wall.json";
+import metricBrickPier from "./assemblies/metric/brick-pier.json";
 import metricBrickVeneer from "./assemblies/metric/brick-veneer.json";
 import metricBrickWall from "./assemblies/metric/brick-wall.json";
 import metricCavityWall from "./assemblies/metric/cavity-wall.json";
@@ -75,6 +77,8 @@ export const starterAssemblies: readonly Assembly[] = z
     imperialBrickVeneer,
     metricBrickVeneer,
     imperialCavityWall,
+    metricBrickPier,
+    imperialBrickPier,
   ]);
 
 /** Ways of building that a new company starts with. */

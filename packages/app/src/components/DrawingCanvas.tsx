@@ -5,7 +5,7 @@ import Svg, { G, Line, Path, Text as SvgText } from "react-native-svg";
 import { TONES, toneOf } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
 import { extentOf, type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
-import { groupAlike, isSheetRole, rectangleAt, rectanglePath } from "./drawingShapes";
+import { groupAlike, isCourseRole, isSheetRole, rectangleAt, rectanglePath } from "./drawingShapes";
 import { MarkTexts } from "./MarkTexts";
 
 type Props = {
@@ -82,16 +82,16 @@ const Shapes = memo(function Shapes({ rectangles, fit, litIds, activeOpening }: 
   const dimmed = litIds !== undefined && litIds.size > 0;
   return (
     <G>
-      {groupAlike(rectangles, litIds, activeOpening).map(({ key, role, lit, active, members }) => {
+      {groupAlike(rectangles, litIds, activeOpening).map(({ key, role, tone, lit, active, members }) => {
         const framed = role === "outline" || role === "opening";
         const fills = { outline: colour("sheet"), opening: colour(active ? "pine-wash" : "paper") };
-        const fill = role === "outline" || role === "opening" ? fills[role] : toneOf(role);
+        const fill = role === "outline" || role === "opening" ? fills[role] : toneOf(role, tone);
         return (
           <Path
             key={key}
             d={members.map((shape) => rectanglePath(shape, fit)).join("")}
             fill={lit ? colour("pine") : fill}
-            stroke={lit ? colour("pine") : framed ? colour("ink") : TONES.edge}
+            stroke={isCourseRole(role) ? "none" : lit ? colour("pine") : framed ? colour("ink") : TONES.edge}
             strokeWidth={lit ? 1.4 : framed ? 1.2 : 0.6}
             strokeDasharray={role === "opening" ? "5 3" : undefined}
             opacity={dimmed && !lit && !framed && !isSheetRole(role) ? 0.45 : 1}

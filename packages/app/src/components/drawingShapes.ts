@@ -4,6 +4,7 @@ import type { Fit } from "./drawingFit";
 export type AlikeShapes = {
   readonly key: string;
   readonly role: string;
+  readonly tone: string | undefined;
   readonly lit: boolean;
   readonly active: boolean;
   readonly members: readonly DrawnRectangle[];
@@ -12,7 +13,7 @@ export type AlikeShapes = {
 /** Outline at the back, sheets on it, openings cut through the sheets, timber in front, what is lit foremost. */
 function rank(role: string, lit: boolean): number {
   if (role === "outline") return 0;
-  if (isSheetRole(role)) return lit ? 1.5 : 1;
+  if (isSheetRole(role) || isCourseRole(role)) return lit ? 1.5 : 1;
   if (role === "opening") return 2;
   return lit ? 4 : 3;
 }
@@ -23,19 +24,25 @@ export function groupAlike(
   litIds: ReadonlySet<string> | undefined,
   activeOpening: string | undefined,
 ): AlikeShapes[] {
-  const groups = new Map<string, { role: string; lit: boolean; active: boolean; members: DrawnRectangle[] }>();
+  const groups = new Map<
+    string,
+    { role: string; tone: string | undefined; lit: boolean; active: boolean; members: DrawnRectangle[] }
+  >();
   for (const shape of rectangles) {
     const lit = litIds?.has(shape.id) ?? false;
     const active = shape.role === "opening" && shape.id === activeOpening;
-    const key = `${shape.role}${lit ? " lit" : ""}${active ? " active" : ""}`;
+    const key = `${shape.role} ${shape.tone ?? ""}${lit ? " lit" : ""}${active ? " active" : ""}`;
     const group = groups.get(key);
     if (group) group.members.push(shape);
-    else groups.set(key, { role: shape.role, lit, active, members: [shape] });
+    else groups.set(key, { role: shape.role, tone: shape.tone, lit, active, members: [shape] });
   }
   return [...groups]
     .map(([key, group]) => ({ key, ...group }))
     .toSorted((a, b) => rank(a.role, a.lit) - rank(b.role, b.lit));
 }
+
+/** Units of masonry: their joints are the gaps between them. */
+export const isCourseRole = (role: string): boolean => roleOf(role)?.form === "course";
 
 /** Sheets lie over the whole wall: what is framed shows through them. */
 export const isSheetRole = (role: string): boolean => roleOf(role)?.form === "sheet";

@@ -3,6 +3,7 @@ import { areaFace } from "./area";
 import type { KindFace, Start } from "./kindFace";
 import { lengthFace } from "./length";
 import { masonryWallFace } from "./masonry-wall";
+import { pierFace } from "./pier";
 import { roomFace } from "./room";
 import { spotsFace } from "./spots";
 import { storeyFace } from "./storey";
@@ -16,6 +17,7 @@ const FACES: Faces = {
   room: roomFace,
   "stud-wall": studWallFace,
   "masonry-wall": masonryWallFace,
+  pier: pierFace,
   "wall-totals": wallTotalsFace,
   length: lengthFace,
   area: areaFace,

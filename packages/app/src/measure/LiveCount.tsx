@@ -1,21 +1,18 @@
-import type { CountLine } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
 import { Body, Strong, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { useLatestCount } from "../job/latestCounts";
+import { faceOf } from "../kinds/registry";
 
-/** What the wall comes to, said in one line that follows each entry. */
+/** What the part comes to, said in one line that follows each entry. */
 export function LiveCount({ partId }: { readonly partId: string }) {
-  const { record, failure } = useJob();
+  const { record, failure, parts } = useJob();
   const count = useLatestCount(partId);
   if (failure) return <Warning role="alert">{`Counting failed: ${failure}. What you entered is kept.`}</Warning>;
   if (!count || count.lines.length === 0) return <Body>Counted as soon as it has a length.</Body>;
-  const sum = (lines: readonly CountLine[]) => lines.reduce((total, line) => total + line.quantity, 0);
-  const studs = sum(count.lines.filter((line) => line.rule === "studs"));
-  const sticks = sum(count.lines.filter((line) => line.trade === "Framing" && line.buying === "cut"));
-  const sheets = sum(count.lines.filter((line) => line.trade === "Sheathing" && line.unit === "sheet"));
-  const words = `${studs} studs, ${sticks} pieces in all${sheets === 0 ? "" : `, ${sheets} sheets`}`;
+  const part = parts.find((each) => each.id === partId);
+  const words = (part && faceOf(part).live?.(count)) ?? "";
   return (
     <View className="gap-1">
       <View aria-live="polite" role="status" className="flex-row items-baseline justify-between gap-3">

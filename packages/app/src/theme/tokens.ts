@@ -59,4 +59,5 @@ export const TONES: Record<RoleTone | "edge", string> = {
 };
 
 /** The tone of a placed piece's role; of an unknown one, a stud's. */
-export const toneOf = (role: string): string => TONES[roleOf(role)?.tone ?? "stud"];
+export const toneOf = (role: string, own?: string): string =>
+  own !== undefined && own in TONES ? TONES[own as RoleTone] : TONES[roleOf(role)?.tone ?? "stud"];

@@ -33,10 +33,10 @@ function standsOf(parts: readonly Part[], plan: JobPlan): ReadonlyMap<string, St
   const stands = new Map<string, Stand>();
   let looseNm = 0;
   for (const part of parts) {
-    if (!isWallPart(part)) continue;
+    if (!kindOf(part).across) continue;
     const level = plan.storeys.findIndex((storey) => storey.name === part.storey);
     const liftNm = Math.max(0, level) * STOREY_NM;
-    const standing = standingWall(part, plan);
+    const standing = isWallPart(part) ? standingWall(part, plan) : undefined;
     if (!standing) {
       looseNm += BESIDE_NM;
       stands.set(part.id, { xNm: 0, yNm: -looseNm - metres(1), degrees: 0, liftNm });

@@ -6,6 +6,8 @@ export type DrawnRectangle = Rectangle & {
   readonly id: string;
   /** What it stands for: the outline, an opening, or what a placed piece is. Renderers decide its look. */
   readonly role: string;
+  /** What it is coloured by, where that is not its role's: a course by its material. */
+  readonly tone?: string | undefined;
   /** Units side by side with a joint between, each so long: a course of bricks. */
   readonly unitNm?: Nanometres | undefined;
   readonly jointNm?: Nanometres | undefined;

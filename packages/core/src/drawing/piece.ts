@@ -43,6 +43,8 @@ export type CoursePiece = Rectangle & {
   readonly id: string;
   readonly role: string;
   readonly itemId: string;
+  /** What it is of, for its colour: brick, block, stone. */
+  readonly tone: string;
   readonly count: number;
   readonly unitNm: Nanometres;
   readonly jointNm: Nanometres;

@@ -1,5 +1,6 @@
 import type { Build } from "../layouts";
 import { layOutMasonryWall } from "./masonry-wall/build/layOut";
+import { layOutPier } from "./pier/build/layOut";
 import type { Part } from "./registry";
 import { layOutStudWall } from "./stud-wall/build/layOut";
 import { reckonWallTotals } from "./wall-totals/build";
@@ -10,6 +11,7 @@ type Builds = { readonly [K in Part["kind"]]?: Build<Extract<Part, { readonly ki
 const BUILDS: Builds = {
   "stud-wall": layOutStudWall,
   "masonry-wall": layOutMasonryWall,
+  pier: layOutPier,
   "wall-totals": reckonWallTotals,
 };
 

@@ -5,6 +5,7 @@ export * from "./confirm";
 export * from "./length";
 export * from "./masonry-wall";
 export * from "./merge";
+export * from "./pier";
 export * from "./readPart";
 export * from "./registry";
 export * from "./renameParts";

@@ -6,6 +6,7 @@ import type { AssemblyRef } from "../parts/use";
 import { type AreaPart, areaKind, areaSchema } from "./area";
 import { type LengthPart, lengthKind, lengthSchema } from "./length";
 import { type MasonryWall, masonryWallKind, masonryWallSchema } from "./masonry-wall";
+import { type Pier, pierKind, pierSchema } from "./pier";
 import { type Room, roomKind, roomSchema } from "./room";
 import { type SpotsPart, spotsKind, spotsSchema } from "./spots";
 import { type StoreyPart, storeyKind, storeySchema } from "./storey";
@@ -17,6 +18,7 @@ export const PART_KINDS = {
   room: roomKind,
   "stud-wall": studWallKind,
   "masonry-wall": masonryWallKind,
+  pier: pierKind,
   length: lengthKind,
   area: areaKind,
   spots: spotsKind,
@@ -28,13 +30,14 @@ export const partSchema = z.discriminatedUnion("kind", [
   roomSchema,
   studWallSchema,
   masonryWallSchema,
+  pierSchema,
   lengthSchema,
   areaSchema,
   spotsSchema,
   storeySchema,
   wallTotalsSchema,
 ]);
-export type Part = Room | StudWall | MasonryWall | LengthPart | AreaPart | SpotsPart | StoreyPart | WallTotals;
+export type Part = Room | StudWall | MasonryWall | Pier | LengthPart | AreaPart | SpotsPart | StoreyPart | WallTotals;
 
 /** The kind of a part. Its functions take the part it was asked for. */
 export function kindOf<P extends Part>(part: P): PartKind<P> {

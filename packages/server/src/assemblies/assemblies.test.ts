@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Assembly } from "@wide-porch/core";
+import { starterAssemblies } from "@wide-porch/library";
 import { addCompany, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
@@ -28,7 +29,7 @@ const save = (assembly: Assembly, baseVersion: number, agent = ros) =>
 describe("assemblies of a company", () => {
   it("begin with the starters, sound and in both systems", async () => {
     const { items } = (await ros.get("/api/v1/assemblies").expect(200)).body;
-    expect(items).toHaveLength(18);
+    expect(items).toHaveLength(starterAssemblies.length);
     expect(items.every((each: { problems: number; failingExamples: number }) => each.problems === 0)).toBe(true);
     expect(items.every((each: { failingExamples: number }) => each.failingExamples === 0)).toBe(true);
   });

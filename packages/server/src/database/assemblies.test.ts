@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { jobSchema, partSchema, startJob } from "@wide-porch/core";
-import { starterCompanySettings } from "@wide-porch/library";
+import { starterAssemblies, starterCompanySettings } from "@wide-porch/library";
 import { jsonOf, ownDatabase } from "../testing/ownDatabase";
 import { newWall } from "../testing/testServer";
 import { Assemblies1764200000000 } from "./assemblies";
@@ -61,7 +61,7 @@ describe("a database from before assemblies", () => {
       cutting: { yard: [] },
     });
     const [{ count }] = await runner.query("SELECT COUNT(*) AS count FROM assembly WHERE companyId = ?", [companyId]);
-    expect(Number(count)).toBe(18);
+    expect(Number(count)).toBe(starterAssemblies.length);
     await runner.release();
   });
 });

@@ -11,6 +11,7 @@ import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Assemblies1764200000000 } from "./assemblies";
 import { metAnother } from "./conflicts";
 import { Initial1764000000000 } from "./initial";
+import { MasonryStarters1764500000000 } from "./masonryStarters";
 import { OpeningsAndPictures1764300000000 } from "./openingsAndPictures";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
 import { SoundRecords1764400000000 } from "./soundRecords";
@@ -32,6 +33,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       Assemblies1764200000000,
       OpeningsAndPictures1764300000000,
       SoundRecords1764400000000,
+      MasonryStarters1764500000000,
     ],
     entities: [
       companyEntity,

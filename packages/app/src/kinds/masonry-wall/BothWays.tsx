@@ -1,4 +1,4 @@
-import { type MasonryWall, settlePart } from "@wide-porch/core";
+import { type MasonryWall, type Pier, settlePart } from "@wide-porch/core";
 import { View } from "react-native";
 import { Choice } from "../../components/Choice";
 import { Faint, Strong, Title } from "../../components/Text";
@@ -12,7 +12,7 @@ const OPTIONS = [
 const shown = (count: number): string => Number(count.toFixed(1)).toLocaleString("en");
 
 /** The units of each leaf by both ways of counting, and which of them is in force. */
-export function BothWays({ part }: { readonly part: MasonryWall }) {
+export function BothWays({ part }: { readonly part: MasonryWall | Pier }) {
   const { reckoning, context, rules, changePart } = useJob();
   const compared = reckoning?.counts.find((each) => each.partId === part.id)?.compared ?? [];
   if (compared.length === 0) return null;

@@ -1,6 +1,7 @@
 import { PART_KINDS, type StudWall } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
+import { framedWords } from "../liveWords";
 
 const load = () => import("./StudWallScreen");
 
@@ -14,6 +15,7 @@ export const studWallFace: KindFace<StudWall> = {
       figure: "length",
     },
   ],
+  live: framedWords,
   load,
   Screen: lazy(load),
 };

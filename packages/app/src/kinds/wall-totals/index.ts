@@ -1,6 +1,7 @@
 import { PART_KINDS, type WallTotals } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
+import { framedWords } from "../liveWords";
 
 const load = () => import("./WallTotalsScreen");
 
@@ -14,6 +15,7 @@ export const wallTotalsFace: KindFace<WallTotals> = {
       figure: "length",
     },
   ],
+  live: framedWords,
   load,
   Screen: lazy(load),
 };

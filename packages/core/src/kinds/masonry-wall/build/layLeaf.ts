@@ -144,6 +144,7 @@ function layCourse(
       id: `${plan.leaf}-${course + 1}-${runs.length + 1}`,
       role,
       itemId: plan.unit.id,
+      tone: plan.unit.material,
       count: each,
       unitNm: widthNm,
       jointNm: plan.perpendNm,

@@ -69,7 +69,8 @@ export function layOutMasonryWall(wall: MasonryWall, assembly: Assembly, site: S
   };
 }
 
-function formulaChoices(choices: MasonryChoices): Map<string, Value> {
+/** Values of the choices as formulas take them. */
+export function formulaChoices(choices: MasonryChoices): Map<string, Value> {
   const values = new Map<string, Value>();
   for (const [name, value] of Object.entries(choices)) {
     const kind = MASONRY_PARAMETERS.find((each) => each.name === name)?.kind ?? "choice";

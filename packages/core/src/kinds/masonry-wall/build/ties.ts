@@ -31,7 +31,7 @@ export function tiesOf(wall: MasonryWall, { tieAlong, tieUp, tieAtOpenings }: Ma
   const pieces: HardwarePiece[] = [];
   let row = 0;
   for (let yNm = tieUp / 2; yNm < highestOf(profile); yNm += tieUp, row += 1) {
-    for (let xNm = row % 2 === 0 ? tieAlong / 2 : tieAlong; xNm < lengthNm; xNm += tieAlong) {
+    for (let xNm = tieAlong * (row % 2 === 0 ? 0.25 : 0.75); xNm < lengthNm; xNm += tieAlong) {
       const open = holes.some(
         (hole) => xNm > hole.xNm && xNm < hole.xNm + hole.widthNm && yNm > hole.yNm && yNm < hole.yNm + hole.heightNm,
       );

@@ -1,0 +1,27 @@
+import type { CountLine, PartCount } from "@wide-porch/core";
+
+export const quantityOf = (lines: readonly CountLine[]): number =>
+  lines.reduce((total, line) => total + line.quantity, 0);
+
+/** `11 studs, 24 pieces in all, 6 sheets`: of what is framed. */
+export function framedWords({ lines }: PartCount): string {
+  const studs = quantityOf(lines.filter((line) => line.rule === "studs"));
+  const sticks = quantityOf(lines.filter((line) => line.trade === "Framing" && line.buying === "cut"));
+  const sheets = quantityOf(lines.filter((line) => line.trade === "Sheathing" && line.unit === "sheet"));
+  return `${studs} studs, ${sticks} pieces in all${sheets === 0 ? "" : `, ${sheets} sheets`}`;
+}
+
+const whole = (count: number): string => Math.ceil(count - 1e-9).toLocaleString("en");
+
+/** `745 units, 2 lintels`: of masonry. */
+export function masonryLive({ lines }: PartCount): string {
+  const units = lines.filter((line) => line.unit === "unit" && !line.rule.endsWith("Spare"));
+  const stones = lines.filter((line) => line.unit === "stone");
+  const lintels = quantityOf(lines.filter((line) => line.rule === "lintelPieces"));
+  const said = [
+    ...units.map((line) => `${whole(line.quantity)} ${line.description.toLowerCase()}`),
+    ...stones.map((line) => `${whole(line.quantity)} stones`),
+    ...(lintels > 0 ? [lintels === 1 ? "1 lintel" : `${lintels} lintels`] : []),
+  ];
+  return said.join(", ");
+}

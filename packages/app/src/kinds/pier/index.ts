@@ -1,0 +1,21 @@
+import { PART_KINDS, type Pier } from "@wide-porch/core";
+import { lazy } from "react";
+import type { KindFace } from "../kindFace";
+import { masonryLive } from "../liveWords";
+
+const load = () => import("./PierScreen");
+
+export const pierFace: KindFace<Pier> = {
+  starts: [
+    {
+      label: "Pier",
+      words: "Brick or block, solid or hollow",
+      noun: "Pier",
+      make: PART_KINDS.pier.defaults,
+      figure: "length",
+    },
+  ],
+  live: masonryLive,
+  load,
+  Screen: lazy(load),
+};
