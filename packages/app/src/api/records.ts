@@ -117,7 +117,11 @@ export const assemblyRecordSchema = z.object({
   problems: z.number(),
 });
 export type AssemblyRecord = z.infer<typeof assemblyRecordSchema>;
-export const assemblyListSchema = z.object({ items: knownOf(assemblyRecordSchema) });
+export const assemblyListSchema = z.object({
+  items: knownOf(assemblyRecordSchema),
+  /** Versions that these build on; an answer kept from before there were any has none. */
+  bases: knownOf(recordOf(assemblyRecord)).default([]),
+});
 
 export const standardRecordSchema = z.object({ standard: recordOf(standardRecord), retired: z.boolean() });
 export type StandardRecord = z.infer<typeof standardRecordSchema>;

@@ -206,12 +206,14 @@ function StartRow({ label, words, onPress }: { label: string; words: string; onP
 /** An assembly from a file: as a draft, with whatever is wrong in it told by line. */
 function BringIn({ taken }: { readonly taken: readonly AssemblyRecord[] }) {
   const begin = useBegin();
+  const list = useAssemblies();
   const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly FileProblem[]>();
   const choose = async (file: File | undefined) => {
     setProblems(undefined);
     if (!file) return;
-    const read = await reckoner().readFile(await file.text());
+    const others = [...taken.map((each) => each.assembly), ...(list.data?.bases ?? [])];
+    const read = await reckoner().readFile(await file.text(), others);
     if (!read.ok) {
       setProblems(read.problems);
       return;

@@ -13,7 +13,7 @@ const keyOf = ({ id, version, system }: Assembly): string => `${system}/${id}@${
 
 /** What a job is counted by: the versions its parts have, and the company's newest for what is applied next. */
 export function useRules(full: FullJob | undefined): Rules | undefined {
-  const newest = useAssemblies().data?.items;
+  const list = useAssemblies().data;
   const system = full?.job.job.system;
   // By what they say, not by the answer, which comes anew every few seconds.
   const used = useMemo(() => JSON.stringify(full?.assemblies ?? []), [full?.assemblies]);
@@ -22,10 +22,11 @@ export function useRules(full: FullJob | undefined): Rules | undefined {
     if (system === undefined) return undefined;
     const all = new Map<string, Assembly>();
     const pinned: Assembly[] = JSON.parse(used);
-    for (const { assembly, retired } of newest ?? []) {
+    for (const assembly of list?.bases ?? []) if (assembly.system === system) all.set(keyOf(assembly), assembly);
+    for (const { assembly, retired } of list?.items ?? []) {
       if (assembly.system === system && !retired) all.set(keyOf(assembly), assembly);
     }
     for (const assembly of pinned) all.set(keyOf(assembly), assembly);
     return { assemblies: [...all.values()], standard: JSON.parse(house) ?? undefined };
-  }, [used, house, newest, system]);
+  }, [used, house, list, system]);
 }

@@ -1,4 +1,4 @@
-import type { Part, PartContext, PartCount } from "@wide-porch/core";
+import type { Part, PartContext } from "@wide-porch/core";
 import type { ComponentType } from "react";
 
 /** A way to begin a part of a kind, as the list of what can be measured offers it. */
@@ -15,8 +15,6 @@ export type Start = {
 /** What the interface knows of a kind of part. Its screen comes when one is opened, or when there is time. */
 export type KindFace<P> = {
   readonly starts: readonly Start[];
-  /** What a part comes to, in one line that follows each entry; for kinds that are laid out. */
-  readonly live?: (count: PartCount) => string;
   readonly load: () => Promise<unknown>;
   readonly Screen: ComponentType<{ readonly part: P }>;
 };

@@ -1,22 +1,26 @@
+import type { PartCount } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
 import { Body, Strong, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { useLatestCount } from "../job/latestCounts";
-import { faceOf } from "../kinds/registry";
+
+type Props = {
+  readonly partId: string;
+  /** What it comes to, in one line. */
+  readonly say: (count: PartCount) => string;
+};
 
 /** What the part comes to, said in one line that follows each entry. */
-export function LiveCount({ partId }: { readonly partId: string }) {
-  const { record, failure, parts } = useJob();
+export function LiveCount({ partId, say }: Props) {
+  const { record, failure } = useJob();
   const count = useLatestCount(partId);
   if (failure) return <Warning role="alert">{`Counting failed: ${failure}. What you entered is kept.`}</Warning>;
   if (!count || count.lines.length === 0) return <Body>Counted as soon as it has a length.</Body>;
-  const part = parts.find((each) => each.id === partId);
-  const words = (part && faceOf(part).live?.(count)) ?? "";
   return (
     <View className="gap-1">
       <View aria-live="polite" role="status" className="flex-row items-baseline justify-between gap-3">
-        <Strong testID="live-count">{words}</Strong>
+        <Strong testID="live-count">{say(count)}</Strong>
         <Link href={`/jobs/${record.id}/count` as Href}>
           <Strong className="text-pine underline">Count</Strong>
         </Link>

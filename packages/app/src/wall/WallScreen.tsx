@@ -4,6 +4,7 @@ import {
   formatLength,
   kindOf,
   type Part,
+  type PartCount,
   type Problem,
   resolveWall,
   settlePart,
@@ -41,8 +42,14 @@ const describe = (wall: WallPart, system: "imperial" | "metric"): string => {
 /** A wall is always seen square on. */
 const NOTHING_DRAWN: ElevationDrawing = { kind: "elevation", widthNm: 0, heightNm: 0, rectangles: [], dimensions: [] };
 
+type Props<W> = PropsWithChildren<{
+  readonly part: W;
+  /** What it comes to, in one line. */
+  readonly say: (count: PartCount) => string;
+}>;
+
 /** One wall of any material: its elevation, whose figures are the inputs, and what it is made of. On the plan they come from the rooms. */
-export function WallScreen<W extends WallPart>({ part, children }: PropsWithChildren<{ readonly part: W }>) {
+export function WallScreen<W extends WallPart>({ part, say, children }: Props<W>) {
   const kind = kindOf(part);
   const router = useRouter();
   const [figure, show] = usePad();
@@ -99,7 +106,7 @@ export function WallScreen<W extends WallPart>({ part, children }: PropsWithChil
     <>
       <PartName part={part} />
       <ConfirmPart partId={part.id} />
-      <LiveCount partId={part.id} />
+      <LiveCount partId={part.id} say={say} />
       {part.plan ? <WallOnPlanNotes part={part} wall={wall} /> : null}
       <FigureList slots={slots} activePath={active} onOpen={openFigure} title="Wall" />
       {part.plan ? null : (

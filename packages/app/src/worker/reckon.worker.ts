@@ -7,7 +7,6 @@ import {
   type CutList,
   type CutProgress,
   type CutSettings,
-  compileAssembly,
   countAndOrder,
   countPart,
   cutInSteps,
@@ -19,6 +18,7 @@ import {
   type Part,
   type PriceItem,
   plainLine,
+  problemsOf,
   type Quantities,
   readAssemblyFile,
   reckonJob,
@@ -88,15 +88,20 @@ const reckoner = {
     return counts.flatMap((count) => count.lines.map(plainLine));
   },
   /** An assembly's file: what it holds, or what is wrong in it and on which line. */
-  readFile(text: string): AssemblyFileResult {
-    return readAssemblyFile(text);
+  readFile(text: string, others: readonly Assembly[]): AssemblyFileResult {
+    return readAssemblyFile(text, others);
   },
   /** Checks an assembly as it is being written, works its examples, and tries it on a part. */
-  tryOut(assembly: Assembly, part: Part | undefined, around: Surroundings | undefined): Trial {
-    const library = libraryWith({ assemblies: [assembly], standard: undefined });
+  tryOut(
+    assembly: Assembly,
+    part: Part | undefined,
+    around: Surroundings | undefined,
+    others: readonly Assembly[],
+  ): Trial {
+    const library = libraryWith({ assemblies: [assembly, ...others], standard: undefined });
     const count = part && countPart(part, assembly.system, library, around);
     return {
-      problems: compileAssembly(assembly).problems,
+      problems: problemsOf(assembly, library.assemblies),
       examples: runExamples(assembly, library),
       lines: (count?.lines ?? []).map(plainLine),
     };

@@ -1,3 +1,4 @@
+import { assembledFrom } from "./basedOn";
 import {
   type CompiledFormula,
   checkFormula,
@@ -12,12 +13,14 @@ import {
   type NameTypes,
   namesIn,
   parseFormula,
+  rowsIn,
   type Span,
   sameDims,
   typeOfUnit,
   typeWords,
   unitOf,
 } from "./formula";
+import { tableProblems } from "./lookUp";
 import { knownNames, parameterProblem, slotParametersOf } from "./parameters";
 import type { Assembly, AssemblyParameter, AssemblyRule } from "./schema";
 import { readTemplate, type Template } from "./template";
@@ -127,7 +130,7 @@ function compileRule(rule: AssemblyRule, index: number, speech: Speech): Compile
     when: when.ready,
     item,
     roles: formula.ready ? rolesIn(formula.ready.expression, speech.language) : [],
-    uses: expressions.flatMap(namesIn),
+    uses: expressions.flatMap((each) => namesIn(each, rowsIn(speech.language))),
     problems,
   };
 }
@@ -161,9 +164,7 @@ function putInOrder(rules: readonly CompiledRule[]): { inOrder: CompiledRule[]; 
 }
 
 /** Words of the formulas' own language. */
-const LANGUAGE: ReadonlySet<string> = new Set(
-  "if and or not xor mod to in true false null undefined end i e pi".split(" "),
-);
+const LANGUAGE: ReadonlySet<string> = new Set("if and or not true false null undefined pi".split(" "));
 
 /** Why a name cannot be a parameter's or a rule's; undefined for one that can. */
 function reservedName(name: string): string | undefined {
@@ -211,6 +212,16 @@ function slotProblem({ appliesTo, slot }: Assembly, { name, label, default: valu
   return own && !own.stands(value) ? `${label}: ${String(value)} is nothing that a wall is built by.` : undefined;
 }
 
+function tablesProblems({ tables }: Assembly): AssemblyProblem[] {
+  const names = tables.map((table) => table.name);
+  return tables.flatMap((table, index) => [
+    ...(names.indexOf(table.name) < index
+      ? [problemAt("name-taken", `tables.${index}.name`, `There are two tables “${table.name}”.`)]
+      : []),
+    ...tableProblems(table).map(({ at, message }) => problemAt("bad-table", `tables.${index}.${at}`, message)),
+  ]);
+}
+
 const parameterProblems = (assembly: Assembly): AssemblyProblem[] =>
   assembly.parameters.flatMap((parameter, index) => {
     const wrong = parameterProblem(parameter, parameter.default, assembly.system) ?? slotProblem(assembly, parameter);
@@ -219,7 +230,7 @@ const parameterProblems = (assembly: Assembly): AssemblyProblem[] =>
 
 function compile(assembly: Assembly): CompiledAssembly {
   const names: NameTypes = new Map(knownNames(assembly).map(({ name, type }) => [name, type]));
-  const speech: Speech = { names, language: languageOf(assembly.appliesTo) };
+  const speech: Speech = { names, language: languageOf(assembly) };
   const rules = assembly.rules.map((rule, index) => compileRule(rule, index, speech));
   const { inOrder, problems: circles } = putInOrder(rules);
   const wording = assembly.wording.map(({ when, text }, index) => ({
@@ -235,6 +246,7 @@ function compile(assembly: Assembly): CompiledAssembly {
       .filter((each) => !("problem" in each && each.problem))
       .map(({ text, ready }) => ({ text, when: ready })),
     problems: [
+      ...tablesProblems(assembly),
       ...reservedNames(assembly),
       ...duplicateNames(assembly),
       ...parameterProblems(assembly),
@@ -254,4 +266,17 @@ export function compileAssembly(assembly: Assembly): CompiledAssembly {
   const fresh = compile(assembly);
   compiled.set(assembly, fresh);
   return fresh;
+}
+
+/** What is wrong in an assembly with all it builds on, by where it is among its own rules and parameters; a base's by its name. */
+export function problemsOf(assembly: Assembly, all: readonly Assembly[]): readonly AssemblyProblem[] {
+  const { assembly: whole, problems } = assembledFrom(assembly, all);
+  const own = compileAssembly(whole).problems.map((each): AssemblyProblem => {
+    const [list, index = "", ...rest] = each.path.split(".");
+    if (list !== "rules" && list !== "parameters") return each;
+    const name = whole[list][Number(index)]?.name;
+    const place = assembly[list].findIndex((one) => one.name === name);
+    return { ...each, path: place < 0 ? `base.${each.path}` : [list, place, ...rest].join(".") };
+  });
+  return [...own, ...problems];
 }

@@ -1,5 +1,6 @@
 import { type AssemblyRef, assembliesOf, type Part, type PartContext, type SectionBook, type UnitBook } from "../kinds";
 import type { MeasuringSystem, Nanometres } from "../units";
+import { type Assembled, assembledFrom } from "./basedOn";
 import type { Assembly } from "./schema";
 import type { SheetBook } from "./sheet";
 import type { HouseStandard } from "./standard";
@@ -19,13 +20,22 @@ export type Library = Books & {
   readonly longestSold?: ReadonlyMap<string, Nanometres> | undefined;
 };
 
-/** The assembly in the version named; undefined where the library lacks it. */
+/** The assembly in the version named, with all that it builds on; undefined where the library lacks it. */
+export const findAssembled = (
+  ref: AssemblyRef,
+  system: MeasuringSystem,
+  { assemblies }: Pick<Library, "assemblies">,
+): Assembled | undefined => {
+  const found = assemblies.find((each) => each.id === ref.id && each.version === ref.version && each.system === system);
+  return found && assembledFrom(found, assemblies);
+};
+
+/** The same without what could not be had of it. */
 export const findAssembly = (
   ref: AssemblyRef,
   system: MeasuringSystem,
   library: Pick<Library, "assemblies">,
-): Assembly | undefined =>
-  library.assemblies.find((each) => each.id === ref.id && each.version === ref.version && each.system === system);
+): Assembly | undefined => findAssembled(ref, system, library)?.assembly;
 
 /** Every assembly that parts are counted with, each version once. */
 export function usedAssemblies(parts: readonly Part[]): AssemblyRef[] {

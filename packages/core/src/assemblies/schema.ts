@@ -1,12 +1,10 @@
 import { z } from "zod";
-import { type Part, partKinds, scalarSchema } from "../kinds";
+import { assemblyRefSchema, type Part, partKinds, scalarSchema } from "../kinds";
 import { recordOf } from "../migrations/fields";
 import type { Migration } from "../migrations/migrate";
 import type { RecordKind } from "../records/recordKind";
 import { inches, millimetres, NM_PER_M } from "../units";
-
-/** Longer ones are no formula that anybody wrote, and the reader goes down one level for each bracket. */
-export const LONGEST_FORMULA = 400;
+import { LONGEST_FORMULA } from "./longestFormula";
 
 /** Names in formulas: letters and digits, begun with a small letter. */
 const nameSchema = z
@@ -31,8 +29,26 @@ const parameterSchema = z.object({
   most: z.number().optional(),
   /** What can be chosen, where it is one of a few. */
   choices: z
-    .array(z.object({ value: scalarSchema, label: z.string().min(1).max(80) }))
+    .array(
+      z.object({
+        value: scalarSchema,
+        label: z.string().min(1).max(80),
+        /** Of the thing chosen, by the names below: what a bag yields. In base units. */
+        properties: z.record(nameSchema, z.number()).optional(),
+      }),
+    )
     .max(60)
+    .optional(),
+  /** What formulas can ask of what is chosen: `bag.yield`. */
+  properties: z
+    .array(
+      z.object({
+        name: nameSchema,
+        label: z.string().min(1).max(80),
+        kind: z.enum(["length", "area", "volume", "mass", "density", "number"]),
+      }),
+    )
+    .max(12)
     .optional(),
 });
 export type AssemblyParameter = z.infer<typeof parameterSchema>;
@@ -170,6 +186,11 @@ export const assemblySchema = z
     system: z.enum(["imperial", "metric"]),
     /** The slot of its part that it fills: it lays the part out. Without one it counts what is measured or already laid out. */
     slot: z.string().max(40).optional(),
+    /** Another that it builds on: it has all of that, with what it changes by name, leaves out and adds. */
+    basedOn: assemblyRefSchema.optional(),
+    leavesOut: z
+      .object({ rules: z.array(nameSchema).max(120).default([]), parameters: z.array(nameSchema).max(60).default([]) })
+      .optional(),
     /** How a frame is laid out, for what frames a wall. */
     framing: framingRulesSchema.optional(),
     tables: z.array(tableSchema).max(20).default([]),

@@ -4,6 +4,7 @@ import {
   type CompiledRule,
   compileAssembly,
   formulaValue,
+  propertyValue,
   type Settled,
   settleParameters,
   type Value,
@@ -37,7 +38,14 @@ export function countAssembly(applied: Applied): CountedAssembly {
     library,
   );
   const values = valuesOf(applied, settled);
-  const round: Round = { ...applied, ground: { values, laid: laidPart.laid }, pieces: piecesByRole(laidPart) };
+  const ground = {
+    values,
+    laid: laidPart.laid,
+    rows: applied.rows,
+    tables: new Map(assembly.tables.map((table) => [table.name, table])),
+    propertyOf: (name: string, property: string) => propertyOf(applied, values, name, property),
+  };
+  const round: Round = { ...applied, ground, pieces: piecesByRole(laidPart) };
   const tally: Tally = { lines: [], problems: [...unsettled] };
   for (const each of compiled.inOrder) countRule(each, round, tally);
   for (const each of compiled.circular) leaveUncounted(each, round, tally, circleOf(compiled));
@@ -57,6 +65,18 @@ function valuesOf({ assembly, laidPart, quantities }: Applied, settled: Readonly
   }
   for (const [name, value] of Object.entries(quantities)) values.set(name, value);
   return values;
+}
+
+/** Of what a parameter names: a person's choice goes before the assembly's own word for it. */
+function propertyOf(
+  { assembly, library }: Applied,
+  values: ReadonlyMap<string, Value>,
+  name: string,
+  property: string,
+): number | undefined {
+  const parameter = assembly.parameters.find((each) => each.name === name);
+  const chosen = values.get(name);
+  return parameter && chosen !== undefined ? propertyValue(parameter, chosen, property, library) : undefined;
 }
 
 /** A figure on the way to others: nothing is bought or done by it. */

@@ -1,6 +1,7 @@
 import {
   type Assembly,
   builderOf,
+  findAssembled,
   findAssembly,
   type Library,
   NOTHING_LAID_OUT,
@@ -12,6 +13,7 @@ import type { Drawing } from "../drawing/drawing";
 import {
   ALONE,
   type AssemblyRef,
+  assembliesOf,
   assemblyKindOf,
   kindOf,
   type OpenPoint,
@@ -55,13 +57,15 @@ export function countPart(
 
   const laidPart = layOut(part, builder, { library, context, around });
   const quantities = kind.quantities(part, around);
+  const rows = kind.rowsOf?.(part, around) ?? {};
   const counted = usesOf(part, builder, system, library).map((use) => {
     if (!use.assembly) return { lines: [], scope: () => [], problems: [use.missing] };
     const { assembly, useId, choices } = use;
-    return countAssembly({ part, assembly, useId, choices, laidPart, quantities, library, context });
+    return countAssembly({ part, assembly, useId, choices, laidPart, quantities, rows, library, context });
   });
   const lines = counted.flatMap((each) => each.lines);
   const found = [
+    ...baseProblems(part, system, library),
     ...(builder ? slotDefaultProblems(part, builder, library.standard) : []),
     ...laidPart.problems,
     ...counted.flatMap((each) => each.problems),
@@ -128,6 +132,10 @@ function layOut(part: Part, builder: Assembly | undefined, site: Site): LaidPart
     problems: [],
   };
 }
+
+/** What could not be had of assemblies that build on others. */
+const baseProblems = (part: Part, system: MeasuringSystem, library: Library): Problem[] =>
+  assembliesOf(part).flatMap((ref) => [...(findAssembled(ref, system, library)?.problems ?? [])]);
 
 type Use = { readonly useId: string; readonly choices: Readonly<Record<string, Scalar>> } & (
   | { readonly assembly: Assembly }

@@ -1,8 +1,10 @@
 import {
   COUNT,
+  checkFormula,
   childrenOf,
   compileFormula,
   type Expression,
+  type FormulaType,
   type Ground,
   type KnownName,
   type Language,
@@ -47,6 +49,12 @@ type Shown = {
   readonly system: MeasuringSystem;
 };
 
+/** What an expression of a sound formula gives. */
+function typeOf(expression: Expression, text: string, { names, language }: Shown): FormulaType {
+  const checked = checkFormula(text, expression, new Map([...names].map(([name, { type }]) => [name, type])), language);
+  return checked.ok ? checked.type : COUNT;
+}
+
 function figures(expression: Expression, text: string, shown: Shown): Put[] {
   const { ground, names, system } = shown;
   if (expression.is === "name") {
@@ -57,16 +65,27 @@ function figures(expression: Expression, text: string, shown: Shown): Put[] {
     const label = known?.label ?? expression.name;
     return [{ from, to, text: valueText(value, known, system), label, words: expression.name }];
   }
+  if (expression.is === "property") {
+    const worked = compileFormula(expression)(ground);
+    if (!worked.ok) return [];
+    const label = `${names.get(expression.of)?.label ?? expression.of}: ${expression.property}`;
+    const words = `${expression.of}.${expression.property}`;
+    return [
+      {
+        ...expression.span,
+        text: valueText(worked.value, { type: typeOf(expression, text, shown) }, system),
+        label,
+        words,
+      },
+    ];
+  }
   if (expression.is === "call" && isOfLayout(expression.name, shown.language)) {
     const worked = compileFormula(expression)(ground);
     if (!worked.ok) return [];
-    const close = text.indexOf(")", expression.args[expression.args.length - 1]?.span.to ?? expression.span.to);
-    const to = close < 0 ? expression.span.to : close + 1;
-    const gives = shown.language.functions.get(expression.name)?.gives;
-    const type = typeof gives === "object" ? gives : COUNT;
+    const type = typeOf(expression, text, shown);
     const words = layoutWords(expression, text, shown.language);
     const label = words.charAt(0).toUpperCase() + words.slice(1);
-    return [{ from: expression.span.from, to, text: valueText(worked.value, { type }, system), label, words }];
+    return [{ ...expression.span, text: valueText(worked.value, { type }, system), label, words }];
   }
   return childrenOf(expression).flatMap((child) => figures(child, text, shown));
 }

@@ -1,7 +1,7 @@
 import { languageOf, parseFormula } from "../assemblies";
 import { isOfLayout, layoutWords } from "./layoutWords";
 
-const language = languageOf("stud-wall");
+const language = languageOf({ appliesTo: "stud-wall", tables: [], parameters: [] });
 const words = (text: string): string => {
   const parsed = parseFormula(text);
   if (!parsed.ok || parsed.expression.is !== "call") throw new Error(`words: “${text}” is no call`);

@@ -48,11 +48,11 @@ function repeated<T extends { readonly withNumbers: string }>(working: T, repeat
 }
 
 function explainRule(formula: ReadyFormula, { ground, assembly, context }: Round) {
-  const shown: Ground = { values: ground.values, laid: ground.laid };
+  const shown: Ground = ground;
   return explainFormula(formula, {
     ground: shown,
     names: namesOf(assembly),
-    language: languageOf(assembly.appliesTo),
+    language: languageOf(assembly),
     system: context.system,
   });
 }

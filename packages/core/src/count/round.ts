@@ -1,13 +1,13 @@
 import {
   type Assembly,
   type CompiledRule,
+  type Ground,
   type KnownName,
   knownNames,
-  type LaidOut,
   type Library,
   type Value,
 } from "../assemblies";
-import type { Part, PartContext, QuantityValues, Scalar } from "../kinds";
+import type { Part, PartContext, QuantityValues, RowValues, Scalar } from "../kinds";
 import type { Piece } from "../layouts";
 import type { LaidPart } from "../layouts/laidPart";
 
@@ -20,13 +20,15 @@ export type Applied = {
   readonly choices: Readonly<Record<string, Scalar>>;
   readonly laidPart: LaidPart;
   readonly quantities: QuantityValues;
+  /** What the part has several of. */
+  readonly rows: Readonly<Record<string, readonly RowValues[]>>;
   readonly library: Library;
   readonly context: PartContext;
 };
 
 /** What all the lines of one applied assembly share. */
 export type Round = Applied & {
-  readonly ground: { readonly values: Map<string, Value>; readonly laid: LaidOut };
+  readonly ground: Ground & { readonly values: Map<string, Value> };
   readonly pieces: PiecesByRole;
 };
 

@@ -212,9 +212,9 @@ describe("what cannot be counted is said, and the rest is counted", () => {
     const assembly: Assembly = {
       ...boards,
       id: "custom",
-      rules: [{ ...custom({}).rules[0], formula: "count" } as AssemblyRule],
+      rules: [{ ...custom({}).rules[0], formula: "tally" } as AssemblyRule],
     };
-    expect(countBy(applied(flat, assembly), assembly).lines[0]?.missing).toContain("There is no “count” here");
+    expect(countBy(applied(flat, assembly), assembly).lines[0]?.missing).toContain("There is no “tally” here");
   });
 
   it("an assembly that is not there, and one for another kind of part", () => {

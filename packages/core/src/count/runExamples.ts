@@ -1,4 +1,11 @@
-import { type Assembly, type AssemblyExample, type Library, partContext, settlePart } from "../assemblies";
+import {
+  type Assembly,
+  type AssemblyExample,
+  assembledFrom,
+  type Library,
+  partContext,
+  settlePart,
+} from "../assemblies";
 import {
   enterDimension,
   isWallPart,
@@ -24,9 +31,11 @@ export type ExampleResult = {
 /** A figure is compared to a ten-thousandth: lengths and areas are sums of metres. */
 const NEAR = 1e-4;
 
-/** Works an assembly's examples again. One that fails says by how much. */
-export const runExamples = (assembly: Assembly, library: Library): ExampleResult[] =>
-  assembly.examples.map((example) => runExample(assembly, example, library));
+/** Works an assembly's examples again, with what it builds on from the library. One that fails says by how much. */
+export function runExamples(assembly: Assembly, library: Library): ExampleResult[] {
+  const { assembly: whole } = assembledFrom(assembly, library.assemblies);
+  return assembly.examples.map((example) => runExample(whole, example, library));
+}
 
 function runExample(assembly: Assembly, example: AssemblyExample, library: Library): ExampleResult {
   const { name, source } = example;

@@ -1,5 +1,5 @@
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
-import { type Assembly, assemblySchema, compileAssembly } from "../assemblies";
+import { type Assembly, assemblySchema, problemsOf } from "../assemblies";
 
 /** What is wrong in a file, and on which line. */
 export type FileProblem = { readonly line: number; readonly path: string; readonly message: string };
@@ -32,7 +32,7 @@ function lineAt(text: string, root: Node, path: Path): number {
  * Reads an assembly from JSON. A file that is no assembly is refused with the line and the reason; one whose formulas have
  * mistakes comes in with them, each with its line.
  */
-export function readAssemblyFile(text: string): AssemblyFileResult {
+export function readAssemblyFile(text: string, others: readonly Assembly[] = []): AssemblyFileResult {
   if (text.trim() === "") return { ok: false, problems: [{ line: 1, path: "", message: "The file is empty." }] };
   const errors: ParseError[] = [];
   const root = parseTree(text, errors, { disallowComments: true });
@@ -50,7 +50,7 @@ export function readAssemblyFile(text: string): AssemblyFileResult {
     }));
     return { ok: false, problems };
   }
-  const problems = compileAssembly(result.data).problems.map(({ path, message }) => ({
+  const problems = problemsOf(result.data, others).map(({ path, message }) => ({
     line: lineAt(
       text,
       root,

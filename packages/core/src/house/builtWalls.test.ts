@@ -166,7 +166,7 @@ describe("a new wall of a room", () => {
   };
   const newest = (id: string) => ({ id, version: 3 });
   const make = (hostId: string, rooms: readonly Room[], from: Room = hall) =>
-    newWallOnPlan({ id: "w", name: "New", room: from, hostId }, planJob(rooms), context, newest);
+    newWallOnPlan(studWallKind, { id: "w", name: "New", room: from, hostId }, planJob(rooms), context, newest);
 
   it("starts as the outside wall, assumed to carry load, where nothing lies beyond it", () => {
     const wall = make("b", [hall]);

@@ -1,13 +1,4 @@
-import {
-  type AssemblyRef,
-  type Beyond,
-  INSIDE_WALL,
-  OUTSIDE_WALL,
-  type PartContext,
-  type Room,
-  type StudWall,
-  studWallKind,
-} from "../kinds";
+import type { AssemblyRef, Beyond, PartContext, PartKind, Room, WallPart } from "../kinds";
 import { stretchOn } from "./openings";
 import { type StandingWall, standingWall } from "./standing";
 import type { JobPlan } from "./storeyPlan";
@@ -48,25 +39,22 @@ export function beyondOf({ wall, fromNm, toNm }: StandingWall): Beyond {
 type NewWall = { readonly id: string; readonly name: string; readonly room: Room; readonly hostId: string };
 
 /**
- * A room's wall to be built new. One with nothing beyond it on the plan starts as the company's outside wall, and is assumed
- * to carry load; one between rooms as the inside wall. `newest` says which version of an assembly the company has.
+ * A room's wall to be built new, of the kind given: as such a wall is usually built with nothing beyond it, or between rooms.
+ * `newest` says which version of an assembly the company has.
  */
-export function newWallOnPlan(
+export function newWallOnPlan<W extends WallPart>(
+  kind: PartKind<W>,
   { id, name, room, hostId }: NewWall,
   plan: JobPlan,
   context: PartContext,
   newest: (assemblyId: string) => AssemblyRef | undefined,
-): StudWall {
-  const start = studWallKind.defaults(id, name.slice(0, 120), context);
-  const placed: StudWall = {
-    ...start,
+): W {
+  const placed: W = {
+    ...kind.defaults(id, name.slice(0, 120), context),
     storey: room.storey,
     location: room.name,
     plan: { roomId: room.id, hostId, stretch: { how: "whole" } },
   };
   const standing = standingWall(placed, plan);
-  const outside = standing !== undefined && beyondOf(standing) === "nothing";
-  const assembly = newest(outside ? OUTSIDE_WALL : INSIDE_WALL) ?? placed.assembly;
-  const { parameters } = placed;
-  return { ...placed, assembly, parameters: { ...parameters, bearing: { value: outside, assumed: true } } };
+  return kind.asBuilt?.(placed, standing ? beyondOf(standing) : "rooms", newest) ?? placed;
 }

@@ -1,7 +1,19 @@
 import type { FormulaType } from "../units";
 
 /** What a function asks of its arguments. `role…` is one or more roles in quotes; `same` is any quantity, all alike. */
-export type Takes = "count" | "length" | "roles" | "sheet-role" | "sheet-size" | "leaf" | "same" | "number";
+export type Takes =
+  | "count"
+  | "length"
+  | "roles"
+  | "sheet-role"
+  | "sheet-size"
+  | "leaf"
+  | "rows"
+  | "each"
+  | "table"
+  | "column"
+  | "same"
+  | "number";
 
 /** A call as a working tells it: the roles it names in words, and its arguments as they were written. */
 export type ToldCall = { readonly roles: string; readonly argument: (index: number) => string };
@@ -11,7 +23,7 @@ export type FunctionSignature = {
   readonly name: string;
   readonly takes: readonly Takes[];
   /** `same` is the type of the arguments. */
-  readonly gives: FormulaType | "same" | "root";
+  readonly gives: FormulaType | "same" | "root" | "each" | "column";
   readonly says: string;
   /** As the editor's list offers it. */
   readonly example: string;

@@ -9,10 +9,11 @@ import type { Dimension } from "./dimension";
 import type { FunctionSignature } from "./functionSignature";
 import type { UnitBook } from "./masonryUnit";
 import type { Allowance, Opening, SharedOpening } from "./opening";
-import type { Quantity, QuantityValues } from "./quantity";
+import type { Quantity, QuantityValues, RowsOfPart, RowValues } from "./quantity";
 import type { Role } from "./role";
 import type { SectionBook } from "./section";
 import type { Slot } from "./slot";
+import type { AssemblyRef } from "./use";
 import type { MeasureWorking } from "./working";
 
 /** What every part needs from outside itself. */
@@ -67,6 +68,8 @@ export type OpenPoint = {
 
 /** What openings in a wall of a material need. */
 export type WallRules<P> = {
+  /** How a wall is built by it: `in studs`. */
+  readonly words: string;
   /** How much larger the hole is than its unit; nothing for what was measured as the hole. */
   readonly allowanceOf: (part: P, opening: Pick<Opening, "kind" | "measuredAs">) => Allowance;
   /** Least clear length at each side of a new opening. */
@@ -94,6 +97,9 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   /** What formulas can say of such parts, and its values for one of them. */
   readonly quantityNames: readonly Quantity[];
   readonly quantities: (part: P, around: Surroundings) => QuantityValues;
+  /** What it has several of, and their values for one part: formulas add them up. */
+  readonly rows?: readonly RowsOfPart[];
+  readonly rowsOf?: (part: P, around: Surroundings) => Readonly<Record<string, readonly RowValues[]>>;
   /** What its placed pieces can be, and what formulas can ask of them beyond how many and how long they are. */
   readonly roles: readonly Role[];
   readonly functions: readonly FunctionSignature[];
@@ -121,6 +127,8 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly withCount?: (part: P, name: string, count: number) => P | undefined;
   /** For upright walls: what a unit leaves round it, and the room an opening needs beside it. */
   readonly wall?: WallRules<P>;
+  /** A new wall on the plan as it is usually built there; `newest` says which version of an assembly there is. */
+  readonly asBuilt?: (part: P, beyond: Beyond, newest: (assemblyId: string) => AssemblyRef | undefined) => P;
   /** What a wall on the plan says of what lies beyond it. */
   readonly besideWhatLies?: (part: P, beyond: Beyond) => OpenPoint | undefined;
   /** What something on the part is called, by its id: an opening, a run. */

@@ -1,4 +1,4 @@
-export type QuantityKind = "count" | "length" | "area" | "volume" | "yes-no";
+export type QuantityKind = "count" | "length" | "area" | "volume" | "yes-no" | "choice";
 
 /** A measured value that formulas can use, as a kind of part describes it. */
 export type Quantity = {
@@ -21,3 +21,8 @@ export const lengthQuantity = of("length");
 export const areaQuantity = of("area");
 export const volumeQuantity = of("volume");
 export const countQuantity = of("count");
+
+/** Something that a part has several of, each with values of its own: the openings of a wall. */
+export type RowsOfPart = { readonly name: string; readonly label: string; readonly columns: readonly Quantity[] };
+export type RowValues = Readonly<Record<string, number | boolean | string>>;
+export const choiceQuantity = of("choice");

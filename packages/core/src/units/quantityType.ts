@@ -12,6 +12,8 @@ export const LENGTH: FormulaType = { is: "number", dims: [1, 0, 0] };
 export const AREA: FormulaType = { is: "number", dims: [2, 0, 0] };
 export const VOLUME: FormulaType = { is: "number", dims: [3, 0, 0] };
 export const MASS: FormulaType = { is: "number", dims: [0, 1, 0] };
+/** Mass in a volume. */
+export const DENSITY: FormulaType = { is: "number", dims: [-3, 1, 0] };
 export const HOURS: FormulaType = { is: "number", dims: [0, 0, 1] };
 export const YES_NO: FormulaType = { is: "yes-no" };
 export const TEXT: FormulaType = { is: "text" };
@@ -31,6 +33,7 @@ const NAMED: readonly (readonly [FormulaType, string])[] = [
   [VOLUME, "a volume"],
   [MASS, "a weight"],
   [HOURS, "a time"],
+  [DENSITY, "a density"],
 ];
 
 /** `a length`, `an area`, in a builder's words; unusual ones by their powers. */

@@ -1,6 +1,15 @@
 import type { Opening } from "../parts/opening";
-import { areaQuantity, countQuantity, lengthQuantity, type Quantity, type QuantityValues } from "../parts/quantity";
-import { toMetres } from "../units";
+import {
+  areaQuantity,
+  choiceQuantity,
+  countQuantity,
+  lengthQuantity,
+  type Quantity,
+  type QuantityValues,
+  type RowsOfPart,
+  type RowValues,
+} from "../parts/quantity";
+import { areaOf, toMetres } from "../units";
 import { grossAreaOf, openingAreaOf } from "./measures";
 import type { Wall } from "./schema";
 
@@ -53,3 +62,37 @@ export function wallQuantities(wall: Wall): QuantityValues {
 /** Head and both sides. */
 const runRoundNm = (width: Opening["width"], height: Opening["height"]): number =>
   (width.valueNm ?? 0) + 2 * (height.valueNm ?? 0);
+
+/** What formulas can say of each opening of a wall, as it is built. */
+export const WALL_ROWS: readonly RowsOfPart[] = [
+  {
+    name: "openings",
+    label: "Openings",
+    columns: [
+      lengthQuantity("width", "Width"),
+      lengthQuantity("height", "Height"),
+      lengthQuantity("sill", "Sill height"),
+      lengthQuantity("head", "Head height"),
+      areaQuantity("area", "Area"),
+      choiceQuantity("kind", "Door, window or plain"),
+    ],
+  },
+];
+
+type Sized = Pick<Opening, "width" | "height" | "sill"> & { readonly kind: string };
+
+export function openingRow({ kind, width, height, sill }: Sized): RowValues {
+  const [widthNm, heightNm, sillNm] = [width.valueNm ?? 0, height.valueNm ?? 0, sill.valueNm ?? 0];
+  return {
+    width: toMetres(widthNm),
+    height: toMetres(heightNm),
+    sill: toMetres(sillNm),
+    head: toMetres(sillNm + heightNm),
+    area: areaOf(widthNm, heightNm),
+    kind,
+  };
+}
+
+export const wallRows = (wall: Wall): Readonly<Record<string, readonly RowValues[]>> => ({
+  openings: wall.openings.map(openingRow),
+});

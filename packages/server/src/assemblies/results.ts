@@ -1,4 +1,4 @@
-import { type Assembly, compileAssembly, runExamples } from "@wide-porch/core/reckoning";
+import { type Assembly, problemsOf, runExamples } from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import { unfit } from "../http/problemDetails";
 import type { AssemblyResults } from "./entity";
@@ -7,8 +7,8 @@ import type { AssemblyResults } from "./entity";
 const REFUSED: ReadonlySet<string> = new Set(["reserved-name"]);
 
 /** Throws 422 for what is wrong beyond a formula that can be mended later. */
-export function requireSound(assembly: Assembly): void {
-  const refused = compileAssembly(assembly).problems.filter((each) => REFUSED.has(each.code));
+export function requireSound(assembly: Assembly, others: readonly Assembly[] = []): void {
+  const refused = problemsOf(assembly, others).filter((each) => REFUSED.has(each.code));
   if (refused.length > 0) throw unfit(refused.map((each) => ({ ...each, path: `assembly.${each.path}` })));
 }
 
@@ -16,11 +16,12 @@ export function requireSound(assembly: Assembly): void {
  * Works a version's examples, before it is stored: reading the list of assemblies then works nothing. An example that breaks
  * off is one that does not come out.
  */
-export function resultsOf(assembly: Assembly): AssemblyResults {
-  const problems = compileAssembly(assembly).problems.length;
+export function resultsOf(assembly: Assembly, others: readonly Assembly[] = []): AssemblyResults {
+  const problems = problemsOf(assembly, others).length;
+  const all = { ...library, assemblies: [...others] };
   const failing = assembly.examples.filter((example) => {
     try {
-      return runExamples({ ...assembly, examples: [example] }, library).some((each) => !each.passes);
+      return runExamples({ ...assembly, examples: [example] }, all).some((each) => !each.passes);
     } catch {
       return true;
     }

@@ -13,7 +13,7 @@ import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
 import { requireSound, resultsOf } from "./results";
-import { newestOf, newestStandard } from "./store";
+import { assembliesOf, newestOf, newestStandard } from "./store";
 import { retire, saveVersion } from "./versions";
 
 const assemblyAnswerSchema = z
@@ -55,12 +55,19 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     method: "get",
     path: "/assemblies",
     access: "signed-in",
-    summary: "The company's assemblies, each in its newest version",
+    summary: "The company's assemblies, each in its newest version, and the versions that these build on",
     status: 200,
-    answer: z.object({ items: z.array(assemblyAnswerSchema) }),
-    handle: async ({ user }) => ({
-      items: (await newestOf(dataSource, assemblyEntity, user.companyId)).map(assemblyAnswer),
-    }),
+    answer: z.object({ items: z.array(assemblyAnswerSchema), bases: z.array(assemblySchema) }),
+    handle: async ({ user }) => {
+      const items = (await newestOf(dataSource, assemblyEntity, user.companyId)).map(assemblyAnswer);
+      const bases = (["imperial", "metric"] as const).map((system) => {
+        const refs = items.flatMap(({ assembly }) =>
+          isKnown({ data: assembly }) && assembly.system === system && assembly.basedOn ? [assembly.basedOn] : [],
+        );
+        return assembliesOf(dataSource, user.companyId, system, refs);
+      });
+      return { items, bases: (await Promise.all(bases)).flat() };
+    },
   }),
   endpoint({
     method: "put",
@@ -72,8 +79,10 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: assemblyAnswerSchema,
     handle: async ({ user, param, body }) => {
       const key = { companyId: user.companyId, system: param("system"), id: param("id") };
-      requireSound(body.assembly);
-      const more = { results: resultsOf(body.assembly) };
+      const { basedOn } = body.assembly;
+      const bases = await assembliesOf(dataSource, user.companyId, body.assembly.system, basedOn ? [basedOn] : []);
+      requireSound(body.assembly, bases);
+      const more = { results: resultsOf(body.assembly, bases) };
       return assemblyAnswer(
         await saveVersion(dataSource, assemblyEntity, key, body.baseVersion, body.assembly, user.id, more),
       );

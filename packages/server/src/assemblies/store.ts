@@ -4,6 +4,7 @@ import {
   type HouseStandard,
   type Job,
   type Library,
+  lackingBases,
   type Part,
   usedAssemblies,
 } from "@wide-porch/core";
@@ -30,8 +31,24 @@ export async function newestOf<R extends Row>(
   return [...newest.values()] as R[];
 }
 
-/** The versions that parts are counted with. */
+/** The versions that parts are counted with, and those that these build on. */
 export async function assembliesOf(
+  source: Source,
+  companyId: string,
+  system: string,
+  refs: readonly AssemblyRef[],
+): Promise<Assembly[]> {
+  const found = await versionsOf(source, companyId, system, refs);
+  // Bases are loaded step by step; a circle brings nothing new.
+  for (let lacking = lackingBases(found); lacking.length > 0; lacking = lackingBases(found)) {
+    const bases = await versionsOf(source, companyId, system, lacking);
+    if (bases.length === 0) break;
+    found.push(...bases);
+  }
+  return found;
+}
+
+async function versionsOf(
   source: Source,
   companyId: string,
   system: string,
@@ -96,7 +113,7 @@ export async function insertStarters(source: Source, companyId: string): Promise
     createdAt,
     createdBy: null,
   });
-  const rows = starterAssemblies.map((each) => ({ ...rowOf(each), results: resultsOf(each) }));
+  const rows = starterAssemblies.map((each) => ({ ...rowOf(each), results: resultsOf(each, starterAssemblies) }));
   await source.getRepository(assemblyEntity).insert(rows);
   await source.getRepository(standardEntity).insert(starterStandards.map(rowOf));
 }

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from "node:util";
-import { type AssemblyRef, type Job, type JobFile, type Part, withAssemblies } from "@wide-porch/core";
+import { type Assembly, type AssemblyRef, type Job, type JobFile, type Part, withAssemblies } from "@wide-porch/core";
 import type { EntityManager, EntitySchema } from "typeorm";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "../assemblies/entity";
 import { resultsOf } from "../assemblies/results";
@@ -39,13 +39,14 @@ async function bringIn<R extends Row>(
   // TypeORM's types cannot follow a union of entities.
   const rows = manager.getRepository(entity as unknown as EntitySchema<Row>);
   const names = new Map<string, AssemblyRef>();
-  for (const item of items) {
+  for (const given of basesFirst(items)) {
+    const item = onItsBase(given, names);
     const { id, version, system } = item;
     const known = await rows.findOneBy({ companyId, system, id, version });
     if (known && isDeepStrictEqual(known.data, item)) continue;
     const taken = await rows.findOneBy({ companyId, system, id });
     const fresh = taken ? { id: await freeId(rows, companyId, system, id), version: 1 } : { id, version };
-    const results = "rules" in item ? { results: resultsOf(item) } : {};
+    const results = "rules" in item ? { results: resultsOf(item, items.filter(isAssembly)) } : {};
     const row = {
       ...results,
       companyId,
@@ -60,6 +61,29 @@ async function bringIn<R extends Row>(
     names.set(`${id}@${version}`, fresh);
   }
   return names;
+}
+
+const isAssembly = (item: Versioned): item is Assembly => "rules" in item;
+
+/** Those that others build on before them, so that their names are known. */
+function basesFirst(items: readonly Versioned[]): Versioned[] {
+  const ordered: Versioned[] = [];
+  const visit = (item: Versioned, above: readonly Versioned[]): void => {
+    if (ordered.includes(item) || above.includes(item)) return;
+    const { id, version } = (isAssembly(item) && item.basedOn) || { id: "", version: 0 };
+    const base = items.find((each) => each.id === id && each.version === version && each.system === item.system);
+    if (base) visit(base, [...above, item]);
+    ordered.push(item);
+  };
+  for (const item of items) visit(item, []);
+  return ordered;
+}
+
+/** Built on its base under the name that this has here. */
+function onItsBase(item: Versioned, names: ReadonlyMap<string, AssemblyRef>): Versioned {
+  if (!isAssembly(item) || !item.basedOn) return item;
+  const fresh = names.get(`${item.basedOn.id}@${item.basedOn.version}`);
+  return fresh ? { ...item, basedOn: fresh } : item;
 }
 
 async function freeId(

@@ -2,11 +2,13 @@ import {
   type Assembly,
   type AssemblyParameter,
   type AssemblyRule,
+  assembledFrom,
   knownNames,
+  languageOf,
   writeAssemblyFile,
 } from "@wide-porch/core";
 import { useLocalSearchParams } from "expo-router";
-import { useCallback, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { ScrollView, View } from "react-native";
 import { ApiProblem, ask } from "../../api/client";
 import { assemblyRecordSchema } from "../../api/records";
@@ -22,6 +24,7 @@ import { useAssemblies } from "../../job/rules";
 import { useWide } from "../../theme/useWide";
 import { partWords } from "../ApplySheet";
 import { type Draft, useDraft } from "../drafts";
+import { BuildsOn } from "./BuildsOn";
 import { Examples } from "./Examples";
 import { ParameterRow } from "./ParameterRow";
 import { RuleRow } from "./RuleRow";
@@ -62,7 +65,15 @@ function Editor({ draft, mayChange, retired }: EditorProps) {
   const wide = useWide();
   const { assembly } = draft;
   const [on, setOn] = useState<Tried>();
-  const trial = useTrial(assembly, on);
+  const list = useAssemblies().data;
+  const others = useMemo(
+    () =>
+      [...(list?.items ?? []).map((each) => each.assembly), ...(list?.bases ?? [])].filter(
+        (each) => each.system === assembly.system,
+      ),
+    [list, assembly.system],
+  );
+  const trial = useTrial(assembly, on, others);
   const tryOn = useCallback((next: Tried | undefined) => setOn(next), []);
   const side = (
     <>
@@ -93,8 +104,9 @@ function Editor({ draft, mayChange, retired }: EditorProps) {
             <Warning key={each.path + each.code}>{each.message}</Warning>
           ))}
           {wide ? null : side}
+          <BuildsOn assembly={assembly} others={others} onChange={draft.change} />
           <Parameters draft={draft} trialProblems={trial?.problems ?? []} />
-          <Rules draft={draft} trial={trial} tried={on !== undefined} />
+          <Rules draft={draft} trial={trial} tried={on !== undefined} others={others} />
           <Wording assembly={assembly} onChange={draft.change} />
           <FileAndAway assembly={assembly} retired={retired} mayChange={mayChange} stored={draft.base > 0} />
         </ScrollView>
@@ -209,12 +221,19 @@ function Parameters({ draft, trialProblems }: { readonly draft: Draft; readonly 
   );
 }
 
-type RulesProps = { readonly draft: Draft; readonly trial: ReturnType<typeof useTrial>; readonly tried: boolean };
+type RulesProps = {
+  readonly draft: Draft;
+  readonly trial: ReturnType<typeof useTrial>;
+  readonly tried: boolean;
+  readonly others: readonly Assembly[];
+};
 
-function Rules({ draft, trial, tried }: RulesProps) {
+function Rules({ draft, trial, tried, others }: RulesProps) {
   const { assembly, change } = draft;
   const { rules, system } = assembly;
-  const names = knownNames(assembly);
+  const { assembly: whole } = assembledFrom(assembly, others);
+  const names = knownNames(whole);
+  const language = languageOf(whole);
   const put = (next: AssemblyRule[]) => change({ ...assembly, rules: next });
   const fresh = (): AssemblyRule => ({
     name: `rule${rules.length + 1}`,
@@ -239,6 +258,7 @@ function Rules({ draft, trial, tried }: RulesProps) {
             rule={rule}
             index={index}
             names={names}
+            language={language}
             problems={under(trial?.problems ?? [], `rules.${index}`)}
             lines={tried ? trial?.lines.filter((line) => line.rule === rule.name) : undefined}
             system={system}

@@ -1,4 +1,4 @@
-import type { AssemblyProblem, KnownName } from "@wide-porch/core";
+import type { AssemblyProblem, KnownName, Language } from "@wide-porch/core";
 import { useState } from "react";
 import { Pressable, View } from "react-native";
 import { Body, Faint, Strong, Warning } from "../../components/Text";
@@ -8,25 +8,15 @@ type Props = {
   readonly label: string;
   readonly value: string;
   readonly names: readonly KnownName[];
+  readonly language: Language;
   readonly problem: AssemblyProblem | undefined;
   /** What it comes to on the wall chosen. */
   readonly result: string | undefined;
   readonly onChange: (formula: string) => void;
 };
 
-const FUNCTIONS = [
-  "ceil( )",
-  "floor( )",
-  "max( , )",
-  "if( , , )",
-  'pieces("stud")',
-  'run("stud")',
-  "along( , )",
-  'sheets("sheathing")',
-];
-
 /** A formula with the names it can use to pick from; what is wrong in it is pointed to. */
-export function FormulaField({ label, value, names, problem, result, onChange }: Props) {
+export function FormulaField({ label, value, names, language, problem, result, onChange }: Props) {
   const [picking, setPicking] = useState(false);
   const add = (text: string) => onChange(value === "" ? text : `${value}${/[\s(]$/.test(value) ? "" : " "}${text}`);
   return (
@@ -60,8 +50,8 @@ export function FormulaField({ label, value, names, problem, result, onChange }:
           {names.map((each) => (
             <Chip key={each.name} text={each.name} words={each.label} onPress={() => add(each.name)} />
           ))}
-          {FUNCTIONS.map((each) => (
-            <Chip key={each} text={each} words="" onPress={() => add(each)} />
+          {[...language.functions.values()].map(({ name, example, says }) => (
+            <Chip key={name} text={example} words={says} onPress={() => add(example)} />
           ))}
         </View>
       ) : null}

@@ -5,6 +5,7 @@ import {
   type CountLine,
   isMeasuredUnit,
   type KnownName,
+  type Language,
   type MeasuringSystem,
   quantityText,
 } from "@wide-porch/core";
@@ -21,6 +22,7 @@ type Props = {
   readonly rule: AssemblyRule;
   readonly index: number;
   readonly names: readonly KnownName[];
+  readonly language: Language;
   readonly problems: readonly AssemblyProblem[];
   /** Its lines on the part chosen to try it on; nothing while none is chosen. */
   readonly lines: readonly CountLine[] | undefined;
@@ -78,6 +80,7 @@ function RuleForm({
   rule,
   index,
   names,
+  language,
   problems,
   result,
   onChange,
@@ -93,6 +96,7 @@ function RuleForm({
         label="Formula"
         value={rule.formula}
         names={names.filter((each) => each.name !== rule.name)}
+        language={language}
         problem={at("formula")}
         result={result}
         onChange={(formula) => set({ formula })}
@@ -101,6 +105,7 @@ function RuleForm({
         label="Only when"
         value={rule.when ?? ""}
         names={names.filter((each) => each.name !== rule.name)}
+        language={language}
         problem={at("when")}
         result={undefined}
         onChange={(when) => set({ when: optional(when) })}

@@ -85,14 +85,18 @@ function applied({ part }: Tried, assembly: Assembly): Part {
 const AFTER_MS = 120;
 
 /** What the assembly comes to, a moment after each change. */
-export function useTrial(assembly: Assembly | undefined, on: Tried | undefined): Trial | undefined {
+export function useTrial(
+  assembly: Assembly | undefined,
+  on: Tried | undefined,
+  others: readonly Assembly[],
+): Trial | undefined {
   const [trial, setTrial] = useState<Trial>();
   useEffect(() => {
     if (!assembly) return;
     let current = true;
     const later = setTimeout(() => {
       void reckoner()
-        .tryOut(assembly, on && applied(on, assembly), on?.around)
+        .tryOut(assembly, on && applied(on, assembly), on?.around, others)
         .then((found) => {
           if (current) setTrial(found);
         });
@@ -101,6 +105,6 @@ export function useTrial(assembly: Assembly | undefined, on: Tried | undefined):
       current = false;
       clearTimeout(later);
     };
-  }, [assembly, on]);
+  }, [assembly, on, others]);
   return trial;
 }

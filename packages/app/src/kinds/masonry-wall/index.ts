@@ -1,7 +1,6 @@
 import { type MasonryWall, PART_KINDS, type PartContext } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace, Start } from "../kindFace";
-import { masonryLive } from "../liveWords";
 
 const load = () => import("./MasonryWallScreen");
 
@@ -26,7 +25,6 @@ export const masonryWallFace: KindFace<MasonryWall> = {
     start("Cavity wall", "Two leaves, tied", "cavity-wall"),
     start("Stone wall", "Length, height and openings give a price", "stone-wall"),
   ],
-  live: masonryLive,
   load,
   Screen: lazy(load),
 };

@@ -17,6 +17,7 @@ import { PartName } from "../../measure/PartName";
 import { PartPad } from "../../measure/PartPad";
 import { usePad } from "../../measure/usePad";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
+import { masonryLive } from "../liveWords";
 import { BothWays } from "../masonry-wall/BothWays";
 
 const FILLINGS = [
@@ -56,7 +57,7 @@ export default function PierScreen({ part }: { readonly part: Pier }) {
         <>
           <PartName part={part} />
           <ConfirmPart partId={part.id} />
-          <LiveCount partId={part.id} />
+          <LiveCount partId={part.id} say={masonryLive} />
           <FigureList slots={slots} activePath={active} onOpen={show} title="Pier" />
           <View className="gap-3">
             <Title level={2}>Shape</Title>

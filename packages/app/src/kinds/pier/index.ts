@@ -1,7 +1,6 @@
 import { PART_KINDS, type Pier } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
-import { masonryLive } from "../liveWords";
 
 const load = () => import("./PierScreen");
 
@@ -15,7 +14,6 @@ export const pierFace: KindFace<Pier> = {
       figure: "length",
     },
   ],
-  live: masonryLive,
   load,
   Screen: lazy(load),
 };

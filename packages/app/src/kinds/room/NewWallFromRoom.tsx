@@ -3,10 +3,12 @@ import {
   isWallPart,
   newestAssemblies,
   newWallOnPlan,
+  type PartKind,
   type Room,
   standingWall,
   stretchesOf,
   type WallPart,
+  wallKinds,
 } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
 import { View } from "react-native";
@@ -15,10 +17,13 @@ import { Faint, Strong } from "../../components/Text";
 import { useJob } from "../../job/JobContext";
 import { newId } from "../../sync/newId";
 
+type Piece = { readonly id: string; readonly name: string };
+type WallKind = PartKind<WallPart>;
+
 type Props = { readonly room: Room; readonly hostId: string; readonly hostName: string };
 
 /**
- * Makes a wall of the room a new stud wall, or shows the one that is built there. A wall with a recess or bump in it is
+ * Makes a wall of the room a new wall, in studs or in masonry, or shows the one that is built there. A wall with a recess or bump in it is
  * several: each is built by itself, or all of them at once. The rest of the walls are existing.
  */
 export function NewWallFromRoom({ room, hostId, hostName }: Props) {
@@ -36,9 +41,16 @@ export function NewWallFromRoom({ room, hostId, hostName }: Props) {
     const found = newest.find((each) => each.id === id);
     return found && { id, version: found.version };
   };
-  const make = (made: readonly { readonly id: string; readonly name: string }[]) => {
-    const fresh = made.map((piece) =>
-      newWallOnPlan({ id: newId(), name: `${room.name}, ${piece.name}`, room, hostId: piece.id }, plan, context, refOf),
+  const make = (made: readonly Piece[], kind: WallKind) => {
+    const fresh = made.map(
+      (piece): WallPart =>
+        newWallOnPlan(
+          kind,
+          { id: newId(), name: `${room.name}, ${piece.name}`, room, hostId: piece.id },
+          plan,
+          context,
+          refOf,
+        ),
     );
     saveParts(fresh);
     const [first] = fresh;
@@ -52,19 +64,32 @@ export function NewWallFromRoom({ room, hostId, hostName }: Props) {
         builtAs(piece.id).map((wall) => <NewHere key={`${piece.id} ${wall.id}`} wall={wall} />),
       )}
       {existing ? <Faint>{`${hostName} is an existing wall.`}</Faint> : null}
-      {lacking.length > 1 ? (
-        <Button
-          label={`Build all ${lacking.length} stretches of ${hostName} new, in studs`}
-          kind="plain"
-          onPress={() => make(lacking)}
-        />
-      ) : null}
-      {lacking.map((piece) => (
-        <Button key={piece.id} label={`Build ${piece.name} new, in studs`} kind="plain" onPress={() => make([piece])} />
+      {wallKinds().map(({ words, kind }) => (
+        <View key={words} className="gap-1">
+          {lacking.length > 1 ? (
+            <Button
+              label={`Build all ${lacking.length} stretches of ${hostName} new, ${words}`}
+              kind="plain"
+              onPress={() => make(lacking, kind)}
+            />
+          ) : null}
+          {lacking.map((piece) => (
+            <Button
+              key={piece.id}
+              label={`Build ${piece.name} new, ${words}`}
+              kind="plain"
+              onPress={() => make([piece], kind)}
+            />
+          ))}
+          {lacking.length === 0 ? (
+            <Button
+              label={`Build another stretch of ${hostName}, ${words}`}
+              kind="quiet"
+              onPress={() => make(pieces.slice(0, 1), kind)}
+            />
+          ) : null}
+        </View>
       ))}
-      {lacking.length === 0 ? (
-        <Button label={`Build another stretch of ${hostName}`} kind="quiet" onPress={() => make(pieces.slice(0, 1))} />
-      ) : null}
     </View>
   );
 }

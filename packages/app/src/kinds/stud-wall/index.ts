@@ -1,7 +1,6 @@
 import { PART_KINDS, type StudWall } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
-import { framedWords } from "../liveWords";
 
 const load = () => import("./StudWallScreen");
 
@@ -15,7 +14,6 @@ export const studWallFace: KindFace<StudWall> = {
       figure: "length",
     },
   ],
-  live: framedWords,
   load,
   Screen: lazy(load),
 };

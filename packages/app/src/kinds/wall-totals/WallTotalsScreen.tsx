@@ -15,6 +15,7 @@ import { PartName } from "../../measure/PartName";
 import { PartPad } from "../../measure/PartPad";
 import { usePad } from "../../measure/usePad";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
+import { framedWords } from "../liveWords";
 
 const countProblem = (text: string): string | undefined =>
   /^\d{1,4}$/.test(text) ? undefined : "A whole number, 0 or more.";
@@ -45,7 +46,7 @@ export default function WallTotalsScreen({ part }: { readonly part: WallTotals }
         <>
           <PartName part={part} />
           <ConfirmPart partId={part.id} />
-          <LiveCount partId={part.id} />
+          <LiveCount partId={part.id} say={framedWords} />
           <Faint>
             Reckoned from totals: two extra studs for each corner, meeting wall and opening. Nothing is drawn.
           </Faint>

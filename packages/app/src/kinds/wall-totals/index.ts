@@ -1,7 +1,6 @@
 import { PART_KINDS, type WallTotals } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
-import { framedWords } from "../liveWords";
 
 const load = () => import("./WallTotalsScreen");
 
@@ -15,7 +14,6 @@ export const wallTotalsFace: KindFace<WallTotals> = {
       figure: "length",
     },
   ],
-  live: framedWords,
   load,
   Screen: lazy(load),
 };

@@ -77,11 +77,88 @@ class Checker {
         return this.choice(expression);
       case "call":
         return this.call(expression);
+      case "property":
+        return this.property(expression);
     }
   }
 
+  private property({ of, ofSpan, property, span }: Expression & { is: "property" }): FormulaType {
+    const properties = this.language.properties.get(of);
+    const type = properties?.get(property);
+    if (type) return type;
+    if (!this.names.has(of)) return this.name(of, ofSpan);
+    if (!properties || properties.size === 0) {
+      return mistake("no-properties", `“${of}” names no thing that has properties.`, span);
+    }
+    return mistake("no-property", `“${of}” has no “${property}”.${orNearest(property, properties.keys())}`, span);
+  }
+
+  /** A call that goes through rows: its second thing is worked out for each of them, by their own names. */
+  private overRows(
+    { gives, name }: FunctionSignature,
+    { args, nameSpan, span }: Expression & { is: "call" },
+  ): FormulaType {
+    const [rowsName, each] = args;
+    const rows = rowsName?.is === "name" ? this.language.rows.get(rowsName.name) : undefined;
+    if (!rows) {
+      const known = [...this.language.rows.keys()].map((row) => `“${row}”`).join(", ");
+      const message = known
+        ? `${name}(…) goes through ${known}.`
+        : `There is nothing here that ${name}(…) could go through.`;
+      return mistake("not-rows", message, rowsName?.span ?? nameSpan);
+    }
+    if (args.length > 2) mistake("arguments", `${name}(…) takes rows and one thing of each in its brackets.`, nameSpan);
+    if (!each) {
+      if (name === "count") return COUNT;
+      return mistake("arguments", `${name}(…) takes rows and one thing of each in its brackets.`, span);
+    }
+    const inner = new Checker(this.text, new Map([...this.names, ...rows.columns]), this.language);
+    if (name !== "count") return { is: "number", dims: inner.number(each, `${name}(…) takes a quantity of each`) };
+    inner.yesNo(each);
+    return typeof gives === "object" ? gives : COUNT;
+  }
+
+  private lookup({ args, nameSpan }: Expression & { is: "call" }): FormulaType {
+    const [named, by, column] = args;
+    if (named?.is !== "text" || !by || args.length > 3) {
+      return mistake(
+        "arguments",
+        "lookup(…) takes a table in quotes, what to look up, and a column in quotes.",
+        nameSpan,
+      );
+    }
+    const table = this.language.tables.get(named.value);
+    if (!table) {
+      return mistake(
+        "unknown-table",
+        `There is no table “${named.value}”.${orNearest(named.value, this.language.tables.keys())}`,
+        named.span,
+      );
+    }
+    const dims = this.number(by, "a table is looked up by a quantity");
+    const wanted = table.by === "length" ? LENGTH : COUNT;
+    if (wanted.is === "number" && !sameDims(dims, wanted.dims)) {
+      const message = `“${table.label}” is looked up by ${typeWords(wanted)}, and ${this.quote(by)} is ${typeWords({ is: "number", dims })}.`;
+      mistake("units-differ", message, by.span);
+    }
+    const names = table.columns.map((each) => each.name);
+    if (!column && names.length > 1)
+      mistake("arguments", `Say which column: ${names.map((each) => `"${each}"`).join(", ")}.`, nameSpan);
+    const wantedColumn = column?.is === "text" ? column.value : names[0];
+    const found = table.columns.find((each) => each.name === wantedColumn);
+    if (!found || (column && column.is !== "text")) {
+      const span = column?.span ?? nameSpan;
+      return mistake(
+        "unknown-column",
+        `“${table.label}” has no such column.${orNearest(String(wantedColumn), names)}`,
+        span,
+      );
+    }
+    return found.kind === "length" ? LENGTH : found.kind === "number" ? COUNT : TEXT;
+  }
+
   private name(name: string, span: Span): FormulaType {
-    const type = this.names.get(name) ?? unitOf(name)?.type;
+    const type = this.names.get(name) ?? unitOf(name)?.type ?? (name === "pi" ? COUNT : undefined);
     if (type) return type;
     if (this.language.functions.get(name))
       return mistake("function-alone", `“${name}” needs brackets: ${name}(…).`, span);
@@ -203,7 +280,10 @@ class Checker {
       const all = this.language.functions.keys();
       return mistake("unknown-function", `There is no “${name}(…)”.${orNearest(name, all)}`, nameSpan);
     }
+    if (found.takes[0] === "rows") return this.overRows(found, expression);
+    if (found.takes[0] === "table") return this.lookup(expression);
     this.arguments(found, expression);
+    if (found.gives === "each" || found.gives === "column") return COUNT;
     if (found.gives === "same") return args[0] ? this.firstWithUnit(args) : COUNT;
     if (found.gives === "root") return this.root(args[0]);
     return found.gives;
@@ -229,7 +309,7 @@ class Checker {
 
   private arguments({ name, takes }: FunctionSignature, { args, nameSpan }: Expression & { is: "call" }): void {
     const last = takes[takes.length - 1];
-    const many = last === "roles" || last === "same";
+    const many = last === "roles" || (last === "same" && takes.length === 1);
     if (args.length < takes.length || (!many && args.length > takes.length)) {
       const wanted = takes.length === 0 ? "nothing" : takes.map((each) => TAKES_WORDS[each]).join(", ");
       mistake("arguments", `${name}(…) takes ${wanted} in its brackets.`, nameSpan);
@@ -302,6 +382,10 @@ const TAKES_WORDS: Record<Takes, string> = {
   "sheet-role": "a role of sheets in quotes",
   "sheet-size": "a sheet size",
   leaf: "a leaf in quotes",
+  rows: "rows",
+  each: "one thing of each",
+  table: "a table in quotes",
+  column: "a column in quotes",
   same: "quantities",
   number: "a quantity",
 };

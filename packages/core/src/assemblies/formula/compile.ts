@@ -1,10 +1,22 @@
+import type { RowValues } from "../../kinds";
+import { ownValue } from "../../records/ownValue";
+import { lookUp } from "../lookUp";
+import type { AssemblyTable } from "../schema";
 import type { Expression, FormulaProblem, Span } from "./expression";
 import { functionOf } from "./functions";
 import type { LaidOut, Value } from "./laidOut";
 import { unitOf } from "./words";
 
 /** What a formula is worked out over. */
-export type Ground = { readonly values: ReadonlyMap<string, Value>; readonly laid: LaidOut };
+export type Ground = {
+  readonly values: { readonly get: (name: string) => Value | undefined };
+  readonly laid: LaidOut;
+  /** What the part has several of, by the names formulas use. */
+  readonly rows?: Readonly<Record<string, readonly RowValues[]>>;
+  readonly tables?: ReadonlyMap<string, AssemblyTable>;
+  /** A property of what a parameter names; undefined where it has none. */
+  readonly propertyOf?: (parameter: string, property: string) => Value | undefined;
+};
 
 export type Worked =
   | { readonly ok: true; readonly value: Value }
@@ -53,6 +65,8 @@ function runOf(expression: Expression): Run {
     }
     case "call":
       return runCall(expression);
+    case "property":
+      return runProperty(expression);
     case "binary":
       return runBinary(expression);
   }
@@ -61,13 +75,52 @@ function runOf(expression: Expression): Run {
 function runName({ name, span }: Expression & { is: "name" }): Run {
   const unit = unitOf(name)?.value;
   return ({ values }) => {
-    const value = values.get(name) ?? unit;
+    const value = values.get(name) ?? unit ?? (name === "pi" ? Math.PI : undefined);
     if (value !== undefined) return value;
     throw new Fault({ code: "no-value", message: `“${name}” has no value here.`, span });
   };
 }
 
-function runCall({ name, args, nameSpan }: Expression & { is: "call" }): Run {
+function runProperty({ of, property, span }: Expression & { is: "property" }): Run {
+  return ({ propertyOf }) => {
+    const value = propertyOf?.(of, property);
+    if (value !== undefined) return value;
+    throw new Fault({ code: "no-value", message: `What “${of}” names has no “${property}”.`, span });
+  };
+}
+
+/** Each row's own values go before the formula's names. */
+function runOverRows({ name, args: [rows, each] }: Expression & { is: "call" }): Run {
+  const run = functionOf(name)?.run;
+  const rowsName = rows?.is === "name" ? rows.name : "";
+  const one = each ? runOf(each) : () => true;
+  return (ground) => {
+    const own = ownValue(ground.rows ?? {}, rowsName) ?? [];
+    const values = own.map((row) =>
+      one({ ...ground, values: { get: (key) => ownValue(row, key) ?? ground.values.get(key) } }),
+    );
+    return run?.(values, ground.laid) ?? Number.NaN;
+  };
+}
+
+function runLookup({ args, span }: Expression & { is: "call" }): Run {
+  const [named, by, column] = args;
+  const [name, wanted] = [named, column].map((each) => (each?.is === "text" ? each.value : undefined));
+  const key = by ? runOf(by) : () => Number.NaN;
+  return (ground) => {
+    const table = ground.tables?.get(name ?? "");
+    const found = table && lookUp(table, numberOf(key(ground)), wanted);
+    if (found !== undefined && "value" in found) return found.value;
+    const message = found?.miss ?? `There is no table “${name}”.`;
+    throw new Fault({ code: "no-row", message, span });
+  };
+}
+
+function runCall(expression: Expression & { is: "call" }): Run {
+  const { name, args, nameSpan } = expression;
+  const takes = functionOf(name)?.takes[0];
+  if (takes === "rows") return runOverRows(expression);
+  if (takes === "table") return runLookup(expression);
   const run = functionOf(name)?.run ?? askOfLayout(name, nameSpan);
   const texts = args.flatMap((arg) => (arg.is === "text" ? [arg.value] : []));
   // Most calls name roles and nothing else: `pieces("stud")`.

@@ -9,6 +9,8 @@ export type Expression = { readonly span: Span } & (
   | { readonly is: "text"; readonly value: string }
   | { readonly is: "yes-no"; readonly value: boolean }
   | { readonly is: "name"; readonly name: string }
+  /** `unit.length`: of what a parameter names. */
+  | { readonly is: "property"; readonly of: string; readonly property: string; readonly ofSpan: Span }
   | { readonly is: "call"; readonly name: string; readonly nameSpan: Span; readonly args: readonly Expression[] }
   | { readonly is: "unary"; readonly operator: "-" | "not"; readonly of: Expression }
   | {
@@ -32,14 +34,21 @@ export type FormulaProblem = {
   readonly span: Span;
 };
 
+/** What a function of rows works out for each of them: names that are columns there are no names of the formula. */
+export type RowsOf = (expression: Expression & { is: "call" }) => ReadonlySet<string> | undefined;
+
 /** Every name a formula uses that is not a function, in the order written, each once. */
-export function namesIn(expression: Expression): string[] {
+export function namesIn(expression: Expression, rowsOf: RowsOf = () => undefined): string[] {
   const names = new Set<string>();
-  const walk = (each: Expression): void => {
-    if (each.is === "name") names.add(each.name);
-    for (const child of childrenOf(each)) walk(child);
+  const walk = (each: Expression, columns: ReadonlySet<string>): void => {
+    if (each.is === "name" && !columns.has(each.name)) names.add(each.name);
+    if (each.is === "property") names.add(each.of);
+    const own = each.is === "call" ? rowsOf(each) : undefined;
+    // The first thing in its brackets is the rows' own name.
+    const children = own && each.is === "call" ? each.args.slice(1) : childrenOf(each);
+    for (const child of children) walk(child, own ? new Set([...columns, ...own]) : columns);
   };
-  walk(expression);
+  walk(expression, new Set());
   return [...names];
 }
 

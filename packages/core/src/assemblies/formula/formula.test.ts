@@ -41,7 +41,9 @@ const ground = { values, laid: NOTHING_LAID_OUT };
 
 function check(text: string) {
   const parsed = parseFormula(text);
-  return parsed.ok ? checkFormula(text, parsed.expression, names, languageOf("stud-wall")) : parsed;
+  return parsed.ok
+    ? checkFormula(text, parsed.expression, names, languageOf({ appliesTo: "stud-wall", tables: [], parameters: [] }))
+    : parsed;
 }
 
 function work(text: string) {
@@ -133,7 +135,7 @@ describe("formulas that are wrong are told in words, and where", () => {
     ["sqrt(length)", "“length” is a length, which has no square root.", "length"],
     ["length ^ openings", "A power of a length is a whole number, such as 2.", "openings"],
     ["if(openings, 1, 2)", "“openings” is a count; here a yes or no is needed, such as openings > 0.", "openings"],
-    ["if(bearing, length, area)", "One way gives a length, the other an area.", "if(bearing, length, area"],
+    ["if(bearing, length, area)", "One way gives a length, the other an area.", "if(bearing, length, area)"],
     ["bearing + 1", "“bearing” is a yes or no; only quantities are added.", "bearing"],
     ["min(length, area)", "“length” is a length and “area” is an area: they cannot be compared.", "area"],
     ["ceil + 1", "“ceil” needs brackets: ceil(…).", "ceil"],
@@ -144,8 +146,8 @@ describe("formulas that are wrong are told in words, and where", () => {
     ["length +", "The formula ends too early.", ""],
     ["x = 3; x", "To compare, write == with two signs.", "="],
     ["[1, 2]", "This sign has no meaning in a formula.", "["],
-    ["1 < 2 < 3", "This has no meaning in a formula.", "1"],
-    ["length.value", "This has no meaning in a formula.", "length"],
+    ["1 < 2 < 3", "Compare two at a time: write “and” between two comparisons.", "1 < 2 <"],
+    ["length.value", "“length” names no thing that has properties.", "length.value"],
     ["", "Write a formula.", ""],
   ])("%s", (text, message, at) => {
     const checked = check(text);
@@ -156,7 +158,18 @@ describe("formulas that are wrong are told in words, and where", () => {
   });
 
   it("reach nothing but their own names", () => {
-    for (const text of ["constructor", "this", "__proto__", "eval(1)", "import(1)", "window", "e", "pi", "i"]) {
+    for (const text of [
+      "constructor",
+      "this",
+      "__proto__",
+      "eval(1)",
+      "import(1)",
+      "window",
+      "e",
+      "i",
+      "length.constructor",
+      "cornerStyle.length",
+    ]) {
       expect(check(text).ok).toBe(false);
     }
   });
@@ -275,7 +288,12 @@ describe("a choice compared with a word", () => {
   const told = (text: string): string => {
     const parsed = parseFormula(text);
     if (!parsed.ok) return parsed.problem.message;
-    const checked = checkFormula(text, parsed.expression, among, languageOf("stud-wall"));
+    const checked = checkFormula(
+      text,
+      parsed.expression,
+      among,
+      languageOf({ appliesTo: "stud-wall", tables: [], parameters: [] }),
+    );
     return checked.ok ? typeWords(checked.type) : checked.problem.message;
   };
 

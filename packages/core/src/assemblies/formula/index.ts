@@ -5,5 +5,6 @@ export { type FormulaFunction, FUNCTIONS, fixingsInSheet, nanometres, positiveNm
 export * from "./laidOut";
 export * from "./language";
 export * from "./parse";
+export { propertyValue } from "./properties";
 export * from "./types";
 export { UNITS, unitOf } from "./words";

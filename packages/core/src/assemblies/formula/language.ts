@@ -1,21 +1,58 @@
-import { type FunctionSignature, PART_KINDS, type Role } from "../../kinds";
-import type { AssemblyPart } from "../schema";
+import { type FunctionSignature, PART_KINDS, type Role, type RowsOfPart } from "../../kinds";
+import type { Assembly, AssemblyPart, AssemblyTable } from "../schema";
+import type { RowsOf } from "./expression";
 import { FUNCTIONS } from "./functions";
+import { propertiesOf } from "./properties";
+import { type FormulaType, typeOfKind } from "./types";
 
-/** The functions a formula may use and the roles it may name: those of the language itself, and those of a kind of part. */
+/** Something there are several of, and what is known of each. */
+export type Rows = { readonly label: string; readonly columns: ReadonlyMap<string, FormulaType> };
+
+/** What formulas of an assembly may use beyond names: functions, roles, rows of the part, tables, properties of choices. */
 export type Language = {
   readonly functions: ReadonlyMap<string, FunctionSignature>;
   readonly roles: readonly Role[];
+  readonly rows: ReadonlyMap<string, Rows>;
+  readonly tables: ReadonlyMap<string, AssemblyTable>;
+  /** By the parameter that names a thing, and the property of the thing. */
+  readonly properties: ReadonlyMap<string, ReadonlyMap<string, FormulaType>>;
 };
 
-const languages = new Map<AssemblyPart, Language>();
+type Spoken = Pick<Assembly, "appliesTo" | "tables" | "parameters">;
 
-export function languageOf(part: AssemblyPart): Language {
-  const known = languages.get(part);
+const languages = new WeakMap<Spoken, Language>();
+
+export function languageOf(assembly: Spoken): Language {
+  const known = languages.get(assembly);
   if (known) return known;
-  const { functions, roles } = PART_KINDS[part];
-  const all: readonly FunctionSignature[] = [...FUNCTIONS, ...functions];
-  const language = { functions: new Map(all.map((each) => [each.name, each])), roles };
-  languages.set(part, language);
+  const language = {
+    ...ofKind(assembly.appliesTo),
+    tables: new Map(assembly.tables.map((table) => [table.name, table])),
+    properties: new Map(assembly.parameters.map((each) => [each.name, propertiesOf(each)])),
+  };
+  languages.set(assembly, language);
   return language;
 }
+
+function ofKind(part: AssemblyPart): Pick<Language, "functions" | "roles" | "rows"> {
+  const kind: { readonly functions: readonly FunctionSignature[]; readonly roles: readonly Role[] } = PART_KINDS[part];
+  const { rows = [] }: { readonly rows?: readonly RowsOfPart[] } = PART_KINDS[part];
+  return {
+    functions: new Map([...FUNCTIONS, ...kind.functions].map((each) => [each.name, each])),
+    roles: kind.roles,
+    rows: new Map(
+      rows.map(({ name, label, columns }) => [
+        name,
+        { label, columns: new Map(columns.map((column) => [column.name, typeOfKind(column.kind)])) },
+      ]),
+    ),
+  };
+}
+
+/** Which names are columns within a call, for a call that goes through rows. */
+export const rowsIn =
+  ({ functions, rows }: Language): RowsOf =>
+  ({ name, args: [first] }) => {
+    if (functions.get(name)?.takes[0] !== "rows" || first?.is !== "name") return undefined;
+    return new Set(rows.get(first.name)?.columns.keys());
+  };

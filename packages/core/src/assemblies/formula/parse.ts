@@ -1,217 +1,300 @@
-import {
-  type ConditionalNode,
-  type ConstantNode,
-  create,
-  type FunctionNode,
-  type MathNode,
-  type OperatorNode,
-  type ParenthesisNode,
-  parseDependencies,
-  type SymbolNode,
-} from "mathjs/number";
-import { LONGEST_FORMULA } from "../schema";
+import { LONGEST_FORMULA } from "../longestFormula";
 import type { BinaryOperator, Expression, FormulaProblem, Span } from "./expression";
-import { groupFigures } from "./groupFigures";
-
-// The list of what the parser is made of is there, though its types allow for none.
-const { parse } = create(parseDependencies ?? {}, {});
+import { Refusal, refuse, type Token, tokensOf } from "./tokens";
 
 export type ParsedFormula =
   | { readonly ok: true; readonly expression: Expression }
   | { readonly ok: false; readonly problem: FormulaProblem };
 
-/** The reader takes `in` for an operator; this letter pair, as long, stands for it while it reads. */
-const INCH_FOR_READER = "ïn";
-const BINARY: ReadonlySet<string> = new Set(["+", "-", "*", "/", "^", "<", "<=", ">", ">=", "==", "!=", "and", "or"]);
-const NAMED_OPERATORS: ReadonlySet<string> = new Set(["and", "or", "not"]);
-const LEAF = /"[^"]*"|\d+(?:\.\d*)?(?:e[+-]?\d+)?|\.\d+(?:e[+-]?\d+)?|[A-Za-zï_][A-Za-z0-9_ï]*/gi;
-
-class Refusal extends Error {
-  constructor(readonly problem: FormulaProblem) {
-    super(problem.message);
-  }
-}
-
-const refuse = (code: string, message: string, span: Span): never => {
-  throw new Refusal({ code, message, span });
-};
-
-/** Signs from a phone's keyboard, each replaced by one of the same length. */
-const forReader = (text: string): string =>
-  text
-    .replace(/×/g, "*")
-    .replace(/÷/g, "/")
-    .replace(/−/g, "-")
-    .replace(/[“”]/g, '"')
-    .replace(/(\d\s*|\)\s*)in\b/g, (_, before: string) => before + INCH_FOR_READER);
-
-/** Signs that mean something else to the reader, and what to write instead. */
-const NOT_HERE: readonly { readonly sign: RegExp; readonly message: string }[] = [
-  { sign: /'/, message: "Write a length as 12 ft + 6 in, or 3.8 m." },
-  { sign: /%/, message: "Write a share as a number: 1.05 for 5 % more." },
-  { sign: /(?<![<>=!])=(?!=)/, message: "To compare, write == with two signs." },
-  { sign: /[^\w\s.,+\-*/^()<>=!"?:ï]/, message: "This sign has no meaning in a formula." },
-];
-
-/** The reader goes some thirty calls down for each bracket. */
+/** How many brackets, signs before a number and ways of a choice may be open at once. */
 const DEEPEST = 40;
 
-/** How many brackets are open at once, signs before a number and ways of a choice among them. */
-function depthOf(text: string): number {
-  let [open, deepest] = [0, 0];
-  for (const sign of text) {
-    if (sign === "(" || sign === "?") open += 1;
-    if (sign === ")") open -= 1;
-    deepest = Math.max(deepest, open);
-  }
-  const signs = text.match(/(?:(?:[-+]|\bnot\b)\s*){2,}|(?:\^[^()^]*)+/g) ?? [];
-  return deepest + Math.max(0, ...signs.map((run) => run.length / 8));
-}
-
-/** Finds where the leaves of a formula stand: their order in the text is their order in the tree. */
-class Leaves {
-  private readonly spans: Span[];
-  private next = 0;
-
-  constructor(text: string) {
-    this.spans = [...text.matchAll(LEAF)]
-      .filter((match) => !NAMED_OPERATORS.has(match[0]))
-      .map((match) => ({ from: match.index, to: match.index + match[0].length }));
-  }
-
-  take(): Span {
-    const span = this.spans[this.next] ?? { from: 0, to: 0 };
-    this.next += 1;
-    return span;
-  }
-}
+const COMPARISONS: ReadonlySet<string> = new Set(["<", "<=", ">", ">=", "==", "!="]);
+/** Words between two things: no figure has them for a unit. */
+const WORDS: ReadonlySet<string> = new Set(["and", "or", "not"]);
+/** What a figure comes after, so that `1/2 in` is no fraction there. */
+const SAME_RANK: ReadonlySet<string> = new Set(["*", "/", "^", ")", "."]);
 
 const over = (first: Span, last: Span): Span => ({ from: first.from, to: last.to });
 
-function constant(node: ConstantNode, leaves: Leaves): Expression {
-  const span = leaves.take();
-  const value: unknown = node.value;
-  if (typeof value === "number") return { is: "number", value, span };
-  if (typeof value === "boolean") return { is: "yes-no", value, span };
-  if (typeof value === "string") return { is: "text", value, span };
-  return refuse("not-allowed", "This has no meaning in a formula.", span);
-}
+/** Reads by rank, from the loosest sign to the tightest: a step down for each. */
+class Reader {
+  private at = 0;
+  private depth = 0;
+  /** Where an expression stands with the brackets round it; its own span is without them. */
+  private readonly outer = new WeakMap<Expression, Span>();
 
-/** `2 ft`, `32 ft^2`, `1/2 in`: the one thing that may stand without a sign between. */
-function isFigureWithUnit({ args: [figure, unit] }: OperatorNode): boolean {
-  const isFigure = (node: MathNode | undefined): boolean =>
-    node?.type === "ConstantNode" || (isDivision(node) && node.args.every((each) => each.type === "ConstantNode"));
-  const isUnit = (node: MathNode | undefined): boolean =>
-    node?.type === "SymbolNode" || (isOperator(node) && node.op === "^" && node.args[0]?.type === "SymbolNode");
-  return isFigure(figure) && isUnit(unit);
-}
+  constructor(private readonly tokens: readonly Token[]) {}
 
-const isOperator = (node: MathNode | undefined): node is OperatorNode => node?.type === "OperatorNode";
-const isDivision = (node: MathNode | undefined): node is OperatorNode => isOperator(node) && node.op === "/";
-
-function operator(node: OperatorNode, leaves: Leaves): Expression {
-  const args = node.args.map((each) => convert(each, leaves));
-  const [left, right] = args;
-  if (!left) return refuse("not-allowed", "Something is missing here.", { from: 0, to: 0 });
-  if (!right) {
-    if (node.fn === "unaryPlus") return left;
-    const sign = node.fn === "unaryMinus" ? "-" : node.fn === "not" ? "not" : undefined;
-    if (!sign) return refuse("not-allowed", `“${node.op}” has no meaning here.`, left.span);
-    return { is: "unary", operator: sign, of: left, span: left.span };
+  /** The whole formula. */
+  whole(): Expression {
+    const expression = this.choice();
+    const next = this.peek();
+    if (next.is !== "end") this.unexpected(next);
+    return expression;
   }
-  const span = over(left.span, right.span);
-  if (node.implicit && !isFigureWithUnit(node)) return refuse("not-allowed", "Write a sign between these.", span);
-  if (!BINARY.has(node.op)) return refuse("not-allowed", `“${node.op}” has no meaning in a formula.`, span);
-  // Checked against the closed list above.
-  return { is: "binary", operator: node.op as BinaryOperator, left, right, span };
-}
 
-function call(node: FunctionNode, leaves: Leaves): Expression {
-  const nameSpan = leaves.take();
-  const called: MathNode = node.fn as unknown as MathNode;
-  if (called.type !== "SymbolNode") return refuse("not-allowed", "This has no meaning in a formula.", nameSpan);
-  const { name } = called as SymbolNode;
-  const args = node.args.map((each) => convert(each, leaves));
-  const span = over(nameSpan, args[args.length - 1]?.span ?? nameSpan);
-  const [when, then, otherwise] = args;
-  if (name === "if" && when && then && otherwise && args.length === 3) {
-    return { is: "if", when, then, otherwise, span };
+  private peek(ahead = 0): Token {
+    return this.tokens[Math.min(this.at + ahead, this.tokens.length - 1)] ?? { is: "end", span: { from: 0, to: 0 } };
   }
-  return { is: "call", name, nameSpan, args, span };
-}
 
-function convert(node: MathNode, leaves: Leaves): Expression {
-  switch (node.type) {
-    case "ConstantNode":
-      return constant(node as ConstantNode, leaves);
-    case "SymbolNode": {
-      const { name } = node as SymbolNode;
-      return { is: "name", name: name === INCH_FOR_READER ? "in" : name, span: leaves.take() };
+  private take(): Token {
+    const token = this.peek();
+    this.at += 1;
+    return token;
+  }
+
+  private isSign(sign: string, token = this.peek()): boolean {
+    return token.is === "sign" && token.sign === sign;
+  }
+
+  private isWord(word: string): boolean {
+    const token = this.peek();
+    return token.is === "name" && token.name === word;
+  }
+
+  private unexpected(token: Token): never {
+    if (token.is === "end") return refuse("not-a-formula", "The formula ends too early.", token.span);
+    return refuse("not-a-formula", "This cannot stand here.", { from: token.span.from, to: token.span.from + 1 });
+  }
+
+  private expectSign(sign: string): Token {
+    const token = this.peek();
+    if (this.isSign(sign, token)) return this.take();
+    if (sign === ")" && token.is === "end") return refuse("not-a-formula", "A closing bracket is missing.", token.span);
+    return this.unexpected(token);
+  }
+
+  private deeper<T>(read: () => T): T {
+    this.depth += 1;
+    if (this.depth > DEEPEST) {
+      const last = this.tokens[this.tokens.length - 1]?.span.to ?? 0;
+      refuse("too-deep", "This is nested too deep. Divide it into steps.", { from: 0, to: last });
     }
-    case "ParenthesisNode":
-      return convert((node as ParenthesisNode).content, leaves);
-    case "OperatorNode":
-      return operator(node as OperatorNode, leaves);
-    case "FunctionNode":
-      return call(node as FunctionNode, leaves);
-    case "ConditionalNode": {
-      const { condition, trueExpr, falseExpr } = node as ConditionalNode;
-      const when = convert(condition, leaves);
-      const then = convert(trueExpr, leaves);
-      const otherwise = convert(falseExpr, leaves);
-      return { is: "if", when, then, otherwise, span: over(when.span, otherwise.span) };
-    }
-    default:
-      return refuse("not-allowed", "This has no meaning in a formula.", leaves.take());
+    const result = read();
+    this.depth -= 1;
+    return result;
   }
-}
 
-const SAID: readonly { readonly about: RegExp; readonly message: string }[] = [
-  { about: /end of expression/i, message: "The formula ends too early." },
-  { about: /parenthesis/i, message: "A closing bracket is missing." },
-  { about: /end of string/i, message: "A closing quote is missing." },
-];
+  private spanOf(expression: Expression): Span {
+    return this.outer.get(expression) ?? expression.span;
+  }
 
-function syntaxProblem(
-  error: SyntaxError & { char?: number },
-  text: string,
-  originOf: (at: number) => number,
-): FormulaProblem {
-  const at = Math.min(Math.max(0, originOf((error.char ?? 1) - 1)), text.length);
-  const message = SAID.find(({ about }) => about.test(error.message))?.message ?? "This cannot stand here.";
-  return { code: "not-a-formula", message, span: { from: at, to: Math.min(text.length, at + 1) } };
+  private joined(operator: BinaryOperator, left: Expression, right: Expression): Expression {
+    return { is: "binary", operator, left, right, span: over(this.spanOf(left), this.spanOf(right)) };
+  }
+
+  private choice(): Expression {
+    const when = this.either();
+    if (!this.isSign("?")) return when;
+    this.take();
+    return this.deeper(() => {
+      const then = this.choice();
+      this.expectSign(":");
+      const otherwise = this.choice();
+      return { is: "if", when, then, otherwise, span: over(this.spanOf(when), this.spanOf(otherwise)) };
+    });
+  }
+
+  private either(): Expression {
+    let left = this.both();
+    while (this.isWord("or")) {
+      this.take();
+      left = this.joined("or", left, this.both());
+    }
+    return left;
+  }
+
+  private both(): Expression {
+    let left = this.negated();
+    while (this.isWord("and")) {
+      this.take();
+      left = this.joined("and", left, this.negated());
+    }
+    return left;
+  }
+
+  private negated(): Expression {
+    if (!this.isWord("not")) return this.compared();
+    const { span } = this.take();
+    const of = this.deeper(() => this.negated());
+    return { is: "unary", operator: "not", of, span: over(span, this.spanOf(of)) };
+  }
+
+  private compared(): Expression {
+    const left = this.sum();
+    const sign = this.peek();
+    if (sign.is !== "sign" || !COMPARISONS.has(sign.sign)) return left;
+    this.take();
+    // The set above is of comparisons alone.
+    const both = this.joined(sign.sign as BinaryOperator, left, this.sum());
+    const next = this.peek();
+    if (next.is !== "sign" || !COMPARISONS.has(next.sign)) return both;
+    return refuse(
+      "not-allowed",
+      "Compare two at a time: write “and” between two comparisons.",
+      over(both.span, next.span),
+    );
+  }
+
+  private sum(): Expression {
+    let left = this.product();
+    while (this.isSign("+") || this.isSign("-")) {
+      const operator = this.isSign("+") ? "+" : "-";
+      this.take();
+      left = this.joined(operator, left, this.product());
+    }
+    return left;
+  }
+
+  private product(): Expression {
+    let left = this.signed();
+    while (this.isSign("*") || this.isSign("/")) {
+      const operator = this.isSign("*") ? "*" : "/";
+      this.take();
+      left = this.joined(operator, left, this.signed());
+    }
+    const next = this.peek();
+    const beside = next.is === "number" || next.is === "text" || (next.is === "name" && !WORDS.has(next.name));
+    if (beside || this.isSign("("))
+      refuse("not-allowed", "Write a sign between these.", over(this.spanOf(left), next.span));
+    return left;
+  }
+
+  private signed(): Expression {
+    const { span } = this.peek();
+    if (this.isSign("+")) {
+      this.take();
+      return this.deeper(() => this.signed());
+    }
+    if (!this.isSign("-")) return this.power();
+    this.take();
+    const of = this.deeper(() => this.signed());
+    return { is: "unary", operator: "-", of, span: over(span, this.spanOf(of)) };
+  }
+
+  private power(): Expression {
+    const base = this.primary();
+    if (!this.isSign("^")) return base;
+    this.take();
+    return this.joined(
+      "^",
+      base,
+      this.deeper(() => this.signed()),
+    );
+  }
+
+  private primary(): Expression {
+    const token = this.peek();
+    switch (token.is) {
+      case "number":
+        return this.figure();
+      case "text":
+        this.take();
+        return { is: "text", value: token.value, span: token.span };
+      case "name":
+        return this.named();
+      case "sign":
+        return token.sign === "(" ? this.bracketed() : this.unexpected(token);
+      case "end":
+        return this.unexpected(token);
+    }
+  }
+
+  private bracketed(): Expression {
+    const open = this.take();
+    const inner = this.deeper(() => this.choice());
+    const close = this.expectSign(")");
+    this.outer.set(inner, over(open.span, close.span));
+    return inner;
+  }
+
+  /** `2`, `2 ft`, `32 ft^2`, and `1/2 in` as a tape reads it: a figure with its unit is one thing. */
+  private figure(): Expression {
+    const before = this.tokens[this.at - 1];
+    const first = this.number();
+    const free = !(before?.is === "sign" && SAME_RANK.has(before.sign));
+    if (free && this.isSign("/") && this.peek(1).is === "number" && this.isUnit(this.peek(2))) {
+      this.take();
+      return this.withUnit(this.joined("/", first, this.number()));
+    }
+    return this.isUnit(this.peek()) ? this.withUnit(first) : first;
+  }
+
+  private number(): Expression {
+    const token = this.take();
+    return token.is === "number" ? { is: "number", value: token.value, span: token.span } : this.unexpected(token);
+  }
+
+  private isUnit(token: Token): boolean {
+    return token.is === "name" && !WORDS.has(token.name);
+  }
+
+  private withUnit(figure: Expression): Expression {
+    const token = this.take();
+    if (token.is !== "name") return this.unexpected(token);
+    const unit: Expression = { is: "name", name: token.name, span: token.span };
+    const raised = this.isSign("^") && this.peek(1).is === "number";
+    if (!raised) return this.joined("*", figure, unit);
+    this.take();
+    return this.joined("*", figure, this.joined("^", unit, this.number()));
+  }
+
+  private named(): Expression {
+    const token = this.take();
+    if (token.is !== "name") return this.unexpected(token);
+    const { name, span } = token;
+    if (name === "true" || name === "false") return { is: "yes-no", value: name === "true", span };
+    if (WORDS.has(name)) return this.unexpected(token);
+    if (this.isSign("(")) return this.call(name, span);
+    if (!this.isSign(".")) return { is: "name", name, span };
+    this.take();
+    const property = this.take();
+    if (property.is !== "name") return this.unexpected(property);
+    const whole = over(span, property.span);
+    if (this.isSign("(")) refuse("not-allowed", "This has no meaning in a formula.", whole);
+    return { is: "property", of: name, property: property.name, span: whole, ofSpan: span };
+  }
+
+  private call(name: string, nameSpan: Span): Expression {
+    this.take();
+    const args: Expression[] = [];
+    this.deeper(() => {
+      while (!this.isSign(")")) {
+        args.push(this.choice());
+        if (!this.isSign(",")) break;
+        this.take();
+        if (this.isSign(")")) this.unexpected(this.peek());
+      }
+    });
+    const close = this.expectSign(")");
+    const span = over(nameSpan, close.span);
+    const [when, then, otherwise] = args;
+    if (name === "if" && when && then && otherwise && args.length === 3)
+      return { is: "if", when, then, otherwise, span };
+    return { is: "call", name, nameSpan, args, span };
+  }
 }
 
 /**
  * Reads a formula: `ceil(length / spacing) + 1`.
  *
- * Numbers, names, + − × ÷ ^, comparisons, and / or / not, `if(when, then, else)` and calls of named functions; no
- * assignment, no list, nothing else. Whether names exist and units fit is for `checkFormula`.
+ * Numbers, names, properties, + − × ÷ ^, comparisons, and / or / not, `if(when, then, else)` and calls of named functions; no
+ * assignment, no list, nothing else. Whether names exist and units fit is for `checkFormula`. Each expression knows where it
+ * stands in the text.
  */
 export function parseFormula(written: string): ParsedFormula {
-  const text = forReader(written);
-  if (text.trim() === "") {
+  if (written.trim() === "") {
     return { ok: false, problem: { code: "empty", message: "Write a formula.", span: { from: 0, to: 0 } } };
   }
   if (written.length > LONGEST_FORMULA) {
     const message = `A formula has at most ${LONGEST_FORMULA} characters; this one has ${written.length}. Divide it into steps.`;
     return { ok: false, problem: { code: "too-long", message, span: { from: LONGEST_FORMULA, to: written.length } } };
   }
-  if (depthOf(text) > DEEPEST) {
-    const message = "This is nested too deep. Divide it into steps.";
-    return { ok: false, problem: { code: "too-deep", message, span: { from: 0, to: written.length } } };
-  }
-  const grouped = groupFigures(text);
   try {
-    const signs = text.replace(/"[^"]*"/g, (quoted) => `"${"_".repeat(quoted.length - 2)}"`);
-    for (const { sign, message } of NOT_HERE) {
-      const found = sign.exec(signs);
-      if (found) refuse("not-allowed", message, { from: found.index, to: found.index + found[0].length });
-    }
-    return { ok: true, expression: convert(parse(grouped.text), new Leaves(text)) };
+    return { ok: true, expression: new Reader(tokensOf(written)).whole() };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, problem: error.problem };
-    if (error instanceof SyntaxError) return { ok: false, problem: syntaxProblem(error, text, grouped.originOf) };
     throw error;
   }
 }

@@ -1,5 +1,5 @@
 import type { QuantityKind } from "../../kinds";
-import { AREA, COUNT, type FormulaType, LENGTH, VOLUME, YES_NO } from "../../units";
+import { AREA, COUNT, type FormulaType, LENGTH, TEXT, VOLUME, YES_NO } from "../../units";
 
 export * from "../../units/quantityType";
 
@@ -9,5 +9,6 @@ const BY_KIND: Record<QuantityKind, FormulaType> = {
   area: AREA,
   volume: VOLUME,
   "yes-no": YES_NO,
+  choice: TEXT,
 };
 export const typeOfKind = (kind: QuantityKind): FormulaType => BY_KIND[kind];

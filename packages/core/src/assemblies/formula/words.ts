@@ -1,5 +1,5 @@
 import { NM_PER_FOOT, NM_PER_INCH, NM_PER_M } from "../../units";
-import { AREA, type FormulaType, HOURS, LENGTH, MASS, VOLUME } from "./types";
+import { AREA, COUNT, type FormulaType, HOURS, LENGTH, MASS, VOLUME } from "./types";
 
 type Unit = { readonly value: number; readonly type: FormulaType; readonly label: string };
 
@@ -24,6 +24,12 @@ export const UNITS: Readonly<Record<string, Unit>> = {
   m3: { value: 1, type: VOLUME, label: "cubic metre" },
   litre: { value: 0.001, type: VOLUME, label: "litre" },
   gallon: { value: 231 * INCH_M ** 3, type: VOLUME, label: "US gallon" },
+  yd: { value: 3 * FOOT_M, type: LENGTH, label: "yard" },
+  cuyd: { value: (3 * FOOT_M) ** 3, type: VOLUME, label: "cubic yard" },
+  g: { value: 0.001, type: MASS, label: "gram" },
+  tonne: { value: 1000, type: MASS, label: "tonne" },
+  /** Of an angle, which is a number: sin(30 deg). */
+  deg: { value: Math.PI / 180, type: COUNT, label: "degree" },
   kg: { value: 1, type: MASS, label: "kilogram" },
   lb: { value: 0.45359237, type: MASS, label: "pound" },
   hour: { value: 1, type: HOURS, label: "hour" },

@@ -3,7 +3,7 @@ import type { PartKind } from "../../parts/partKind";
 import { millimetres } from "../../units";
 import { drawWall, wallOutline } from "../../wall/draw";
 import { wallMeasures } from "../../wall/measures";
-import { WALL_QUANTITIES, wallQuantities } from "../../wall/quantities";
+import { WALL_QUANTITIES, WALL_ROWS, wallQuantities, wallRows } from "../../wall/quantities";
 import { acrossMasonryWall } from "./across";
 import { masonryWallDefaults } from "./defaults";
 import { masonryAllowance, masonryWallFigures, placedOpenings } from "./figures";
@@ -25,11 +25,13 @@ export const masonryWallKind: PartKind<MasonryWall, ElevationDrawing> = {
   measures: (wall, context) => wallMeasures(placedOpenings(wall, context), context),
   quantityNames: WALL_QUANTITIES,
   quantities: wallQuantities,
+  rows: WALL_ROWS,
+  rowsOf: wallRows,
   roles: MASONRY_ROLES,
   functions: MASONRY_FUNCTIONS,
   slot: masonrySlot(),
   // Half a unit beside an opening is the least that is bonded in (common practice).
-  wall: { allowanceOf: masonryAllowance, besideOpeningNm: () => millimetres(100) },
+  wall: { words: "in masonry", allowanceOf: masonryAllowance, besideOpeningNm: () => millimetres(100) },
   waits: (wall) => wall.length.valueNm === null,
   placed: placedOpenings,
   outline: wallOutline,
@@ -38,6 +40,10 @@ export const masonryWallKind: PartKind<MasonryWall, ElevationDrawing> = {
   problems: (wall, context) => masonryWallProblems(placedOpenings(wall, context), context),
   openPoints: masonryWallOpenPoints,
   ...masonryWallFigures,
+  asBuilt: (wall, beyond, newest) => ({
+    ...wall,
+    assembly: newest(beyond === "nothing" ? "cavity-wall" : "block-wall") ?? wall.assembly,
+  }),
   nameOfItem: (wall, id) => wall.openings.find((each) => each.id === id)?.name,
   withReferences: (wall, renamed) =>
     wall.plan ? { ...wall, plan: { ...wall.plan, roomId: renamed(wall.plan.roomId) } } : wall,

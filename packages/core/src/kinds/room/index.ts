@@ -10,7 +10,7 @@ import { runName } from "./names";
 import { roomOpenPoints } from "./openPoints";
 import { outlineOf } from "./outline";
 import { roomProblems } from "./problems";
-import { ROOM_QUANTITIES, roomQuantities } from "./quantities";
+import { ROOM_QUANTITIES, ROOM_ROWS, roomQuantities, roomRows } from "./quantities";
 import { type Room, roomSchema } from "./schema";
 
 export const roomKind: PartKind<Room, PlanDrawing> = {
@@ -26,6 +26,8 @@ export const roomKind: PartKind<Room, PlanDrawing> = {
     room.runs.some((run) => run.id === id)
       ? runName(room, id)
       : [...room.features, ...room.openings, ...room.ceiling.drops].find((each) => each.id === id)?.name,
+  rows: ROOM_ROWS,
+  rowsOf: roomRows,
   roles: [],
   functions: [],
   quantityNames: ROOM_QUANTITIES,

@@ -6,9 +6,12 @@ import {
   lengthQuantity,
   type Quantity,
   type QuantityValues,
+  type RowsOfPart,
+  type RowValues,
   volumeQuantity,
 } from "../../parts/quantity";
 import { toMetres } from "../../units";
+import { openingRow, WALL_ROWS } from "../../wall/quantities";
 import { ceilingPlanes, dropSideArea, dropVolume, slopedArea, volumeUnder, wallAreaUnder } from "./ceiling";
 import { cornersOf } from "./corners";
 import { withSharedThickness } from "./hosts";
@@ -65,5 +68,32 @@ export function roomQuantities(entered: Room, around: Surroundings): QuantityVal
     netWallArea: gross - sumOf(openings, openingArea),
     ceilingArea: slopedArea(polygonArea(polygon), planes.slope) + sumOf(room.ceiling.drops, dropSideArea),
     volume: volumeUnder(polygon, planes) + sumOf(room.ceiling.drops, dropVolume),
+  };
+}
+
+/** What formulas can say of each opening of a room, and of each wall round it. */
+export const ROOM_ROWS: readonly RowsOfPart[] = [
+  ...WALL_ROWS,
+  {
+    name: "walls",
+    label: "Walls",
+    columns: [lengthQuantity("length", "Length"), areaQuantity("area", "Area, openings not taken off")],
+  },
+];
+
+/** Openings of neighbours in shared walls are among its own. Walls have an area once there is a height. */
+export function roomRows(entered: Room, around: Surroundings): Readonly<Record<string, readonly RowValues[]>> {
+  const room = withSharedThickness(entered, around);
+  const outline = outlineOf(room);
+  const planes = ceilingPlanes(room, outline);
+  return {
+    openings: [...room.openings, ...around.sharedOpenings].map((opening) => ({
+      ...openingRow(opening),
+      area: openingArea(opening),
+    })),
+    walls: outline.faces.map(({ from, to }) => ({
+      length: toMetres(Math.round(Math.hypot(to.xNm - from.xNm, to.yNm - from.yNm))),
+      area: planes ? wallAreaUnder(from, to, planes) : 0,
+    })),
   };
 }

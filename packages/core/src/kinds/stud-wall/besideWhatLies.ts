@@ -1,4 +1,5 @@
 import type { Beyond, OpenPoint } from "../../parts/partKind";
+import type { AssemblyRef } from "../../parts/use";
 import type { StudWall } from "./schema";
 
 /** The assemblies that a company's outside and inside walls are framed by, under whatever version it has. */
@@ -19,4 +20,15 @@ export function besideWhatLies(wall: StudWall, beyond: Beyond): OpenPoint | unde
   if (beyond !== "nothing") return undefined;
   const message = "Taken for an outside wall: nothing lies beyond it on the plan";
   return { path: "assembly", kind: "assumed", message };
+}
+
+/** With nothing beyond it, the company's outside wall, assumed to carry load; between rooms the inside wall. */
+export function framedOnPlan(
+  wall: StudWall,
+  beyond: Beyond,
+  newest: (assemblyId: string) => AssemblyRef | undefined,
+): StudWall {
+  const outside = beyond === "nothing";
+  const assembly = newest(outside ? OUTSIDE_WALL : INSIDE_WALL) ?? wall.assembly;
+  return { ...wall, assembly, parameters: { ...wall.parameters, bearing: { value: outside, assumed: true } } };
 }

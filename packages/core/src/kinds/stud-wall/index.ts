@@ -2,10 +2,10 @@ import type { ElevationDrawing } from "../../drawing/drawing";
 import type { PartKind } from "../../parts/partKind";
 import { drawWall, wallOutline } from "../../wall/draw";
 import { wallMeasures } from "../../wall/measures";
-import { WALL_QUANTITIES, wallQuantities } from "../../wall/quantities";
+import { WALL_QUANTITIES, WALL_ROWS, wallQuantities, wallRows } from "../../wall/quantities";
 import { acrossStudWall } from "./across";
 import { allowanceOf } from "./allowances";
-import { besideWhatLies } from "./besideWhatLies";
+import { besideWhatLies, framedOnPlan } from "./besideWhatLies";
 import { studWallDefaults } from "./defaults";
 import { framedOpenings, studWallDimensions, withDimension, withRefused } from "./figures";
 import { studThicknessNm } from "./fit";
@@ -28,11 +28,17 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   measures: (wall, context) => wallMeasures(framedOpenings(wall), context),
   quantityNames: WALL_QUANTITIES,
   quantities: (wall) => wallQuantities(framedOpenings(wall)),
+  rows: WALL_ROWS,
+  rowsOf: (wall) => wallRows(framedOpenings(wall)),
   roles: STUD_WALL_ROLES,
   functions: STUD_WALL_FUNCTIONS,
   slot: framingSlot(),
   // Two jambs, each of a king and two jacks at most.
-  wall: { allowanceOf, besideOpeningNm: (wall, context) => 3 * studThicknessNm(wall, context) },
+  wall: {
+    words: "in studs",
+    allowanceOf,
+    besideOpeningNm: (wall, context) => 3 * studThicknessNm(wall, context),
+  },
   waits: (wall) => wall.length.valueNm === null,
   placed: framedOpenings,
   outline: wallOutline,
@@ -43,6 +49,7 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   dimensions: studWallDimensions,
   withDimension,
   withRefused,
+  asBuilt: framedOnPlan,
   besideWhatLies,
   nameOfItem: (wall, id) => wall.openings.find((each) => each.id === id)?.name,
   withReferences: (wall, renamed) =>

@@ -22,7 +22,7 @@ import {
   millimetres,
   toMetres,
 } from "../../units";
-import { WALL_QUANTITIES } from "../../wall/quantities";
+import { openingRow, WALL_QUANTITIES, WALL_ROWS } from "../../wall/quantities";
 import { STUD_WALL_FUNCTIONS } from "../stud-wall/functions";
 import { withinLimits } from "../stud-wall/migrations";
 import { framingParametersSchema, newFramingParameters } from "../stud-wall/parameters";
@@ -169,6 +169,11 @@ export const wallTotalsKind: PartKind<WallTotals> = {
   measures,
   order: 1,
   assembliesFor: "stud-wall",
+  rows: WALL_ROWS,
+  // Alike, as nobody measured each.
+  rowsOf: ({ openings, openingWidth: width, openingHeight: height }) => ({
+    openings: Array.from({ length: openings }, () => openingRow({ width, height, sill: unmeasured, kind: "window" })),
+  }),
   roles: STUD_WALL_ROLES,
   functions: STUD_WALL_FUNCTIONS,
   slot: framingSlot(),

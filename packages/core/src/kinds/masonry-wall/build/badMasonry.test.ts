@@ -1,5 +1,5 @@
 import { enterDimension } from "../../../parts/entry";
-import { contexts, library, openingOf } from "../../../testing/library";
+import { contexts, elevationOf, library, openingOf } from "../../../testing/library";
 import { counted, masonryOf, pierOf, placed, quantityOf, said } from "../../../testing/masonry";
 import { feet, metres, millimetres } from "../../../units";
 import { pierKind } from "../../pier";
@@ -125,16 +125,16 @@ describe("an opening's size", () => {
       counted(wall([window(2025, 1125, 900, 1050)], { openingSizes, lintels: false }));
     // 1125 mm is five bricks with their joints; what is left open is 1135 mm.
     const drawn = at("coordinating").drawing;
-    const hole = drawn.kind === "elevation" && drawn.rectangles.find((each) => each.role === "opening");
-    expect(hole && hole.widthNm).toBe(millimetres(1135));
+    const hole = elevationOf(drawn).rectangles.find((each) => each.role === "opening");
+    expect(hole?.widthNm).toBe(millimetres(1135));
     expect(at("work").problems).toEqual([]);
   });
 
   it("by its unit leaves room round the frame", () => {
     const unit = { ...window(2000, 1200, 900, 1050), measuredAs: "unit" as const };
     const { drawing } = counted(wall([unit]));
-    const hole = drawing.kind === "elevation" && drawing.rectangles.find((each) => each.role === "opening");
-    expect(hole && [hole.widthNm, hole.xNm]).toEqual([millimetres(1210), millimetres(1995)]);
+    const hole = elevationOf(drawing).rectangles.find((each) => each.role === "opening");
+    expect([hole?.widthNm, hole?.xNm]).toEqual([millimetres(1210), millimetres(1995)]);
   });
 });
 
