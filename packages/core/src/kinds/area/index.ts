@@ -2,6 +2,7 @@ import { z } from "zod";
 import { newBase, partBase } from "../../parts/base";
 import { dimensionSchema, unmeasured } from "../../parts/dimension";
 import { figureSetters } from "../../parts/figures";
+import { atMost, LARGEST_SIDE_NM } from "../../parts/limits";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import { figurePoints } from "../../parts/openPointsOf";
 import type { DimensionSlot, Measure, PartContext, PartKind } from "../../parts/partKind";
@@ -24,10 +25,12 @@ const dimensions = ({ length, width }: AreaPart): DimensionSlot[] => [
   { path: "width", label: "Width", of: "", dimension: width },
 ];
 
-const problems = (part: AreaPart): Problem[] =>
-  dimensions(part)
-    .filter(({ dimension: { valueNm } }) => valueNm !== null && valueNm <= 0)
-    .map(({ path, label }) => problem("not-positive", path, `The ${label.toLowerCase()} is more than zero.`));
+const problems = (part: AreaPart, { system }: PartContext): Problem[] =>
+  dimensions(part).flatMap(({ path, label, dimension }) =>
+    dimension.valueNm !== null && dimension.valueNm <= 0
+      ? [problem("not-positive", path, `The ${label.toLowerCase()} is more than zero.`)]
+      : atMost(path, `The ${label.toLowerCase()}`, dimension, LARGEST_SIDE_NM, system),
+  );
 
 function measures({ name, length, width }: AreaPart, { system }: PartContext): Measure[] {
   if (length.valueNm === null || width.valueNm === null) return [];

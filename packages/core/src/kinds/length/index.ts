@@ -2,6 +2,7 @@ import { z } from "zod";
 import { newBase, partBase } from "../../parts/base";
 import { dimensionSchema, unmeasured } from "../../parts/dimension";
 import { figureSetters } from "../../parts/figures";
+import { atMost, LONGEST_RUN_NM } from "../../parts/limits";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import { figurePoints } from "../../parts/openPointsOf";
 import type { DimensionSlot, PartContext, PartKind } from "../../parts/partKind";
@@ -22,10 +23,10 @@ const dimensions = ({ length }: LengthPart): DimensionSlot[] => [
   { path: "length", label: "Length", of: "", dimension: length },
 ];
 
-const problems = ({ length }: LengthPart): Problem[] =>
+const problems = ({ length }: LengthPart, { system }: PartContext): Problem[] =>
   length.valueNm !== null && length.valueNm <= 0
     ? [problem("not-positive", "length", "A length is more than zero.")]
-    : [];
+    : atMost("length", "A length", length, LONGEST_RUN_NM, system);
 
 export const lengthKind: PartKind<LengthPart> = {
   kind: "length",

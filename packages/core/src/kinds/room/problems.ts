@@ -1,4 +1,5 @@
 import type { Dimension } from "../../parts/dimension";
+import { atMost, LONGEST_WALL_NM, THICKEST_NM } from "../../parts/limits";
 import type { RoomOpening } from "../../parts/opening";
 import type { PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
@@ -8,8 +9,9 @@ import { hostName, runName } from "./names";
 import { featureSpan, featuresOf } from "./outline";
 import type { Feature, Room } from "./schema";
 
-const LONGEST_WALL_NM = metres(200);
 const HIGHEST_CEILING_NM = metres(30);
+/** A walk that is out by more was not walked right. */
+const WIDEST_GAP_NM = metres(1);
 
 /**
  * Everything that keeps an entry from being taken. A walk that does not close, or crosses itself, is no such thing: it is
@@ -45,6 +47,7 @@ function runProblems(room: Room, { system }: PartContext): Problem[] {
     return [
       ...positive(path, name, run.length),
       ...notNegative(`runs.${run.id}.thickness`, `${name}'s thickness`, run.thickness),
+      ...atMost(`runs.${run.id}.thickness`, `${name}'s thickness`, run.thickness, THICKEST_NM, system),
     ];
   });
 }
@@ -55,11 +58,14 @@ function ceilingProblems(room: Room, { system }: PartContext): Problem[] {
   const found = [
     ...positive("ceiling.height", "The ceiling's height", height),
     ...drops.flatMap((drop) =>
-      (["length", "width", "depth"] as const).flatMap((field) =>
-        positive(`drops.${drop.id}.${field}`, `${drop.name}: its ${field}`, drop[field]),
-      ),
+      (["length", "width", "depth"] as const).flatMap((field) => [
+        ...positive(`drops.${drop.id}.${field}`, `${drop.name}: its ${field}`, drop[field]),
+        ...atMost(`drops.${drop.id}.${field}`, `${drop.name}: its ${field}`, drop[field], LONGEST_WALL_NM, system),
+      ]),
     ),
     ...notNegative("tolerance", "The gap to spread", room.tolerance),
+    ...atMost("tolerance", "The gap to spread", room.tolerance, WIDEST_GAP_NM, system),
+    ...atMost("ceiling.highHeight", "The highest height", highHeight, HIGHEST_CEILING_NM, system),
   ];
   if ((height.valueNm ?? 0) > HIGHEST_CEILING_NM) {
     const message = `A ceiling is at most ${say(HIGHEST_CEILING_NM)} high. Check the unit.`;
@@ -86,6 +92,8 @@ function featureProblems(room: Room, feature: Feature, { system }: PartContext):
     ...positive(at("width"), `${feature.name}: its clear width`, feature.width),
     ...positive(at("depth"), `${feature.name}: its clear depth`, feature.depth),
     ...notNegative(at("thickness"), `${feature.name}: its walls' thickness`, feature.thickness),
+    ...atMost(at("thickness"), `${feature.name}: its walls' thickness`, feature.thickness, THICKEST_NM, system),
+    ...atMost(at("depth"), `${feature.name}: its clear depth`, feature.depth, LONGEST_WALL_NM, system),
     ...notNegative(at("position"), `${feature.name}: its place`, feature.position),
   ];
   const runNm = hostLengthNm(room, feature.runId);
@@ -109,6 +117,8 @@ function openingProblems(room: Room, opening: RoomOpening, { system }: PartConte
     ...positive(at("width"), `${opening.name}: its width`, opening.width),
     ...positive(at("height"), `${opening.name}: its height`, opening.height),
     ...notNegative(at("sill"), `${opening.name}: its sill`, opening.sill),
+    ...atMost(at("height"), `${opening.name}: its height`, opening.height, HIGHEST_CEILING_NM, system),
+    ...atMost(at("sill"), `${opening.name}: its sill`, opening.sill, HIGHEST_CEILING_NM, system),
     ...notNegative(at("position"), `${opening.name}: its place`, opening.position),
   ];
   if (opening.kind === "door" && (opening.sill.valueNm ?? 0) > 0) {

@@ -2,9 +2,10 @@ import { z } from "zod";
 import { newBase, partBase } from "../../parts/base";
 import { dimensionSchema, unmeasured } from "../../parts/dimension";
 import { figureSetters } from "../../parts/figures";
+import { atMost, LARGEST_SIDE_NM } from "../../parts/limits";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import { figurePoints } from "../../parts/openPointsOf";
-import type { DimensionSlot, PartKind } from "../../parts/partKind";
+import type { DimensionSlot, PartContext, PartKind } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 
 /** What holds for a whole storey: its order, where north is, and outside readings that its plan is checked against. */
@@ -27,10 +28,12 @@ const dimensions = ({ outsideAcross, outsideUp }: StoreyPart): DimensionSlot[] =
   { path: "outsideUp", label: "Outside, up the page", of: "Tape reading", dimension: outsideUp },
 ];
 
-const problems = (part: StoreyPart): Problem[] =>
-  dimensions(part)
-    .filter(({ dimension: { valueNm } }) => valueNm !== null && valueNm <= 0)
-    .map(({ path }) => problem("not-positive", path, "An outside reading is more than zero."));
+const problems = (part: StoreyPart, { system }: PartContext): Problem[] =>
+  dimensions(part).flatMap(({ path, dimension }) =>
+    dimension.valueNm !== null && dimension.valueNm <= 0
+      ? [problem("not-positive", path, "An outside reading is more than zero.")]
+      : atMost(path, "An outside reading", dimension, LARGEST_SIDE_NM, system),
+  );
 
 export const storeyKind: PartKind<StoreyPart> = {
   kind: "storey",

@@ -1,0 +1,116 @@
+import { describeKind } from "../testing/describeKind";
+import { contexts, openingOf, wallOf } from "../testing/library";
+import { masonryOf, pierOf } from "../testing/masonry";
+import { walkedRoom } from "../testing/rooms";
+import { feet, inches, metres, millimetres } from "../units";
+import type { Wall } from "../wall";
+import { areaKind } from "./area";
+import { lengthKind } from "./length";
+import { masonryWallKind } from "./masonry-wall";
+import { pierKind } from "./pier";
+import { roomKind } from "./room";
+import { spotsKind } from "./spots";
+import { storeyKind } from "./storey";
+import { studWallKind } from "./stud-wall";
+import { wallTotalsKind } from "./wall-totals";
+
+const measured = (valueNm: number) => ({ valueNm, typed: "", assumed: false });
+
+/** A wall seen from its other side: what is left is right. */
+function turned<W extends Wall>(wall: W): W {
+  const lengthNm = wall.length.valueNm ?? 0;
+  return {
+    ...wall,
+    ends: { left: wall.ends.right, right: wall.ends.left },
+    openings: wall.openings.map((opening) => ({
+      ...opening,
+      position: measured(lengthNm - (opening.position.valueNm ?? 0) - (opening.width.valueNm ?? 0)),
+    })),
+  };
+}
+const thrice = <W extends Wall>(wall: W): W => ({ ...wall, repeats: 3 });
+const window = (positionNm: number, widthNm: number, sillNm: number, heightNm: number) =>
+  openingOf("window", "w", { positionNm, widthNm, sillNm, heightNm });
+
+describeKind(studWallKind, [
+  {
+    system: "imperial",
+    part: wallOf("imperial", {
+      lengthNm: feet(16),
+      heightNm: inches(97.125),
+      bearing: true,
+      sheathed: true,
+      openings: [window(feet(3), feet(3), inches(34), feet(4))],
+    }),
+    mirrored: (wall) => ({
+      ...turned(wall),
+      parameters: { ...wall.parameters, layoutFrom: { value: "right" as const, assumed: false } },
+    }),
+    thrice,
+  },
+]);
+
+const cavity = masonryOf("metric", {
+  lengthNm: metres(6.3),
+  heightNm: metres(2.4),
+  assemblyId: "cavity-wall",
+  openings: [window(metres(1), metres(1.2), millimetres(900), millimetres(1050))],
+});
+describeKind(masonryWallKind, [
+  {
+    system: "metric",
+    part: cavity,
+    mirrored: (wall) => ({ ...turned(wall), choices: { ...wall.choices, layFrom: "right" } }),
+    thrice,
+  },
+  {
+    system: "imperial",
+    part: masonryOf("imperial", {
+      lengthNm: feet(20),
+      heightNm: feet(8),
+      assemblyId: "block-wall",
+      openings: [window(feet(4), feet(4), feet(2), feet(4))],
+      choices: { reinforceEvery: 2 },
+    }),
+    thrice,
+  },
+  {
+    system: "metric",
+    part: masonryOf("metric", { lengthNm: metres(4.2), heightNm: metres(1.9), assemblyId: "stone-wall" }),
+    thrice,
+  },
+]);
+
+describeKind(pierKind, [
+  {
+    system: "imperial",
+    part: pierOf("imperial", [inches(32), inches(32), feet(6)], { hollow: true }),
+    thrice: (pier) => ({ ...pier, count: 3 }),
+  },
+]);
+
+describeKind(roomKind, [{ system: "imperial", part: walkedRoom([["12'"], ["10'"], ["12'"], ["10'"]]) }]);
+
+const { metric } = contexts;
+describeKind(lengthKind, [
+  { system: "metric", part: { ...lengthKind.defaults("l", "Rail", metric), length: measured(metres(4)) } },
+]);
+describeKind(areaKind, [
+  {
+    system: "metric",
+    part: { ...areaKind.defaults("a", "Deck", metric), length: measured(metres(4)), width: measured(metres(3)) },
+  },
+]);
+describeKind(spotsKind, [{ system: "metric", part: { ...spotsKind.defaults("s", "Posts", metric), count: 4 } }]);
+describeKind(storeyKind, [{ system: "metric", part: storeyKind.defaults("g", "Ground", metric) }]);
+describeKind(wallTotalsKind, [
+  {
+    system: "imperial",
+    part: {
+      ...wallTotalsKind.defaults("t", "Walls", contexts.imperial),
+      length: measured(feet(120)),
+      openings: 4,
+      corners: 4,
+    },
+  },
+]);
