@@ -263,6 +263,8 @@ test("Lantern House is counted by the library's assemblies; one is changed in th
   await signIn(page, address, ROS);
   await page.goto(`${address}/assemblies/imperial/partition`);
   await expect(page.getByText("It comes out.")).toBeVisible();
+  // It builds on the inside wall: a rule of that is changed here under its name.
+  await page.getByRole("button", { name: "Change Stud to plate, end nailed here" }).click();
   await line(page, /^Rule Stud to plate/).click();
   await page
     .getByRole("textbox", { name: "Formula", exact: true })

@@ -198,7 +198,7 @@ test("a wall with a recess in it is built stretch by stretch, or all of it at on
   await closePad(page);
   await expect(page.getByText("Wall A is an existing wall.")).toBeVisible();
   await page.getByRole("button", { name: /^Build all \d stretches of Wall A new, in studs$/ }).click();
-  await expect(page.getByRole("button", { name: "Build another stretch of Wall A" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Build another stretch of Wall A, in studs" })).toBeVisible();
   const built = page.getByRole("link", { name: /^Den, / });
   // One on each side of the recess; its sides and back are built from the recess.
   await expect(built).toHaveCount(2);

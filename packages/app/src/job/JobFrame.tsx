@@ -1,5 +1,5 @@
 import { type Href, Link, usePathname, useRouter } from "expo-router";
-import { memo, type PropsWithChildren, useEffect } from "react";
+import { memo, type PropsWithChildren } from "react";
 import { Pressable, View } from "react-native";
 import { seesCosts, useSession } from "../api/session";
 import { IconButton } from "../components/Button";
@@ -17,7 +17,6 @@ import {
   Tags,
   Undo2,
 } from "../icons";
-import { fetchScreens } from "../kinds/registry";
 import { useMeter, useWaitingReadings } from "../meter/readings";
 import { simulatedMeter } from "../meter/simulatedMeter";
 import { useTokens } from "../theme/useTokens";
@@ -40,9 +39,6 @@ const PLACES: readonly Place[] = [
 
 const PLACES_WITHOUT_COSTS = PLACES.filter((place) => !place.costs);
 
-/** What is on screen comes first; the screens of other kinds are fetched after it. */
-const SETTLED_MS = 3000;
-
 /** The four places of a job: a bar under the thumb, or a rail at the left where there is room. */
 export function JobFrame({ children }: PropsWithChildren) {
   const wide = useWide();
@@ -53,10 +49,6 @@ export function JobFrame({ children }: PropsWithChildren) {
   const places = mayPrice ? PLACES : PLACES_WITHOUT_COSTS;
   const padOpen = useIsPadOpen();
   useMeter(simulatedMeter);
-  useEffect(() => {
-    const later = setTimeout(() => void fetchScreens(), SETTLED_MS);
-    return () => clearTimeout(later);
-  }, []);
   const onPart = /\/measure\/[^/]+/.test(pathname);
   return (
     <View className={`flex-1 bg-paper ${wide ? "flex-row" : ""}`}>

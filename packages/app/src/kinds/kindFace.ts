@@ -12,9 +12,8 @@ export type Start = {
   readonly figure: string;
 };
 
-/** What the interface knows of a kind of part. Its screen comes when one is opened, or when there is time. */
+/** What the interface knows of a kind of part. Its screen comes when one is opened. */
 export type KindFace<P> = {
   readonly starts: readonly Start[];
-  readonly load: () => Promise<unknown>;
   readonly Screen: ComponentType<{ readonly part: P }>;
 };

@@ -32,8 +32,3 @@ export function faceOf<P extends Part>(part: P): KindFace<P> {
 
 /** Everything that can be measured next. */
 export const STARTS: readonly Start[] = Object.values(FACES).flatMap((face) => face.starts);
-
-/** Fetches every screen, so that a part of any kind opens without signal later on. */
-export async function fetchScreens(): Promise<void> {
-  await Promise.allSettled(Object.values(FACES).map((face) => face.load()));
-}

@@ -1,5 +1,6 @@
 import { kindOf, type Part, type SlotDefault, type SlotParameter } from "../kinds";
 import { type Problem, problem } from "../problems/problem";
+import { ownValue } from "../records/ownValue";
 import type { MeasuringSystem } from "../units";
 import { findAssembly, type Library } from "./library";
 import type { Assembly } from "./schema";
@@ -41,14 +42,26 @@ function defaultsOf(
   return defaults;
 }
 
-/** What the house or the assembly says of a part's own choices and cannot be built by. */
+/** What a person chose for a part that nobody can build by: the next in line is used, and it is told. */
+function choiceProblems(part: Part): Problem[] {
+  const { slot } = kindOf(part);
+  const { choices = {} } = slot?.of(part) ?? {};
+  return (slot?.parameters ?? []).flatMap(({ name, label, stands, path }) => {
+    const value = ownValue(choices, name);
+    if (value === undefined || stands(value)) return [];
+    const message = `${label}: “${String(value)}” is nothing that can be built by. The next in line is used.`;
+    return [problem("out-of-limits", path, message)];
+  });
+}
+
+/** What a person, the house or the assembly says of a part's own choices and cannot be built by. */
 export function slotDefaultProblems(
   part: Part,
   assembly: Assembly,
   standard: HouseStandard | undefined,
 ): readonly Problem[] {
   const { slot } = kindOf(part);
-  return slot ? defaultsOf(assembly, standard, slot.parameters).problems : [];
+  return slot ? [...choiceProblems(part), ...defaultsOf(assembly, standard, slot.parameters).problems] : [];
 }
 
 /**

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join, relative } from "node:path";
-import { PART_KINDS } from "./registry";
+import { FUNCTIONS } from "../assemblies/formula/functions";
+import { PART_KINDS, partKinds } from "./registry";
 
 const PACKAGES = join(__dirname, "../../..");
 const SKIPPED = new Set(["node_modules", "dist", ".expo"]);
@@ -30,5 +31,30 @@ describe("kinds of part", () => {
         .map((path) => relative(PACKAGES, path)),
     );
     expect(found).toEqual([]);
+  });
+});
+
+describe("what formulas can say", () => {
+  const guide = readFileSync(join(PACKAGES, "../docs/assemblies.md"), "utf8");
+
+  it("has every function in the guide, and words for every name", () => {
+    for (const kind of partKinds()) {
+      for (const { name, says, example } of [...FUNCTIONS, ...kind.functions]) {
+        expect([name, guide.includes(name)]).toEqual([name, true]);
+        expect([name, says.length > 3, example.startsWith(name)]).toEqual([name, true, true]);
+      }
+      const named = [...kind.quantityNames, ...(kind.rows ?? []), ...(kind.rows ?? []).flatMap((rows) => rows.columns)];
+      for (const { name, label } of named) expect([name, label.length > 2]).toEqual([name, true]);
+    }
+  });
+
+  it("names each role once over all kinds, or as the same thing", () => {
+    const seen = new Map<string, unknown>();
+    for (const { roles } of partKinds()) {
+      for (const role of roles) {
+        expect(seen.get(role.id) ?? role).toEqual(role);
+        seen.set(role.id, role);
+      }
+    }
   });
 });

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { hash } from "@node-rs/argon2";
-import { type NewJob, type Part, partContext, startJob, studWallKind } from "@wide-porch/core";
+import { type NewJob, type Part, partContext, startJob } from "@wide-porch/core";
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { insertStarters } from "../assemblies/store";
@@ -13,6 +13,7 @@ import { quoteDate } from "../quotes/dates";
 import { issueQuote } from "../quotes/routes";
 import { lanternHouse } from "./lanternHouse";
 import { DEMO_COMPANY, DEMO_PASSWORD, DEMO_PEOPLE } from "./people";
+import { quillmoor } from "./quillmoor";
 
 const LANTERN_HOUSE: NewJob = {
   title: "Lantern House: boot room and wrap-around porch",
@@ -78,11 +79,10 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
   await issueQuote(manager, companyId, row.id, owner, quoteDate(undefined));
 }
 
-/** A metric job that has only been begun: one partition with nothing measured. */
+/** A metric job: masonry in the yard, and a partition with nothing measured. */
 async function insertQuillmoor(manager: EntityManager, companyId: string, owner: string): Promise<void> {
   const start = startJob(QUILLMOOR, starterCompanySettings);
   const job = { ...start, pricing: { ...start.pricing, tax: { name: "VAT", percent: "20" } } };
   const row = await insertJob(manager, companyId, job);
-  const wall = studWallKind.defaults(randomUUID(), "Kiln room partition", partContext("metric", library));
-  await insertParts(manager, companyId, row.id, owner, [wall]);
+  await insertParts(manager, companyId, row.id, owner, quillmoor(randomUUID, partContext("metric", library)));
 }

@@ -2,8 +2,6 @@ import { type AreaPart, PART_KINDS } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
-const load = () => import("../../measure/LoosePartScreen");
-
 export const areaFace: KindFace<AreaPart> = {
   starts: [
     {
@@ -14,6 +12,5 @@ export const areaFace: KindFace<AreaPart> = {
       figure: "length",
     },
   ],
-  load,
-  Screen: lazy(load),
+  Screen: lazy(() => import("../../measure/LoosePartScreen")),
 };

@@ -2,8 +2,6 @@ import { type LengthPart, PART_KINDS } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
-const load = () => import("../../measure/LoosePartScreen");
-
 export const lengthFace: KindFace<LengthPart> = {
   starts: [
     {
@@ -14,6 +12,5 @@ export const lengthFace: KindFace<LengthPart> = {
       figure: "length",
     },
   ],
-  load,
-  Screen: lazy(load),
+  Screen: lazy(() => import("../../measure/LoosePartScreen")),
 };

@@ -2,8 +2,6 @@ import { type MasonryWall, PART_KINDS, type PartContext } from "@wide-porch/core
 import { lazy } from "react";
 import type { KindFace, Start } from "../kindFace";
 
-const load = () => import("./MasonryWallScreen");
-
 const startWith =
   (assemblyId: string) =>
   (id: string, name: string, context: PartContext): MasonryWall => ({
@@ -25,6 +23,5 @@ export const masonryWallFace: KindFace<MasonryWall> = {
     start("Cavity wall", "Two leaves, tied", "cavity-wall"),
     start("Stone wall", "Length, height and openings give a price", "stone-wall"),
   ],
-  load,
-  Screen: lazy(load),
+  Screen: lazy(() => import("./MasonryWallScreen")),
 };

@@ -2,8 +2,6 @@ import { PART_KINDS, type Pier } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
-const load = () => import("./PierScreen");
-
 export const pierFace: KindFace<Pier> = {
   starts: [
     {
@@ -14,6 +12,5 @@ export const pierFace: KindFace<Pier> = {
       figure: "length",
     },
   ],
-  load,
-  Screen: lazy(load),
+  Screen: lazy(() => import("./PierScreen")),
 };

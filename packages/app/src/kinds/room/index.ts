@@ -2,8 +2,6 @@ import { type Room, rectangleDefaults, roomDefaults } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
-const load = () => import("./RoomScreen");
-
 export const roomFace: KindFace<Room> = {
   starts: [
     {
@@ -21,6 +19,5 @@ export const roomFace: KindFace<Room> = {
       figure: "runs.a.length",
     },
   ],
-  load,
-  Screen: lazy(load),
+  Screen: lazy(() => import("./RoomScreen")),
 };

@@ -2,8 +2,6 @@ import { PART_KINDS, type SpotsPart } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
-const load = () => import("./SpotsScreen");
-
 export const spotsFace: KindFace<SpotsPart> = {
   starts: [
     {
@@ -14,6 +12,5 @@ export const spotsFace: KindFace<SpotsPart> = {
       figure: "",
     },
   ],
-  load,
-  Screen: lazy(load),
+  Screen: lazy(() => import("./SpotsScreen")),
 };

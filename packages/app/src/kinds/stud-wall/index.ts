@@ -2,8 +2,6 @@ import { PART_KINDS, type StudWall } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
-const load = () => import("./StudWallScreen");
-
 export const studWallFace: KindFace<StudWall> = {
   starts: [
     {
@@ -14,6 +12,5 @@ export const studWallFace: KindFace<StudWall> = {
       figure: "length",
     },
   ],
-  load,
-  Screen: lazy(load),
+  Screen: lazy(() => import("./StudWallScreen")),
 };

@@ -2,8 +2,6 @@ import { PART_KINDS, type WallTotals } from "@wide-porch/core";
 import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
-const load = () => import("./WallTotalsScreen");
-
 export const wallTotalsFace: KindFace<WallTotals> = {
   starts: [
     {
@@ -14,6 +12,5 @@ export const wallTotalsFace: KindFace<WallTotals> = {
       figure: "length",
     },
   ],
-  load,
-  Screen: lazy(load),
+  Screen: lazy(() => import("./WallTotalsScreen")),
 };

@@ -22,11 +22,14 @@ export function unitProblems(built: Built, { units, system }: PartContext): Prob
           ["innerUnit", innerUnit],
         ] as const)
       : ([["unit", unit]] as const);
-  const missing = wanted.flatMap(([name, id]) =>
-    ownValue(units, id)
-      ? []
-      : [problem("unknown-unit", `choices.${name}`, `There is no masonry unit “${id}” in the library.`)],
-  );
+  const missing = wanted.flatMap(([name, id]) => {
+    const found = ownValue(units, id);
+    if (found?.system === system) return [];
+    const what = found
+      ? `“${found.name}” is of the other measuring system.`
+      : `There is no masonry unit “${id}” in the library.`;
+    return [problem("unknown-unit", `choices.${name}`, what)];
+  });
   if (missing.length > 0) return missing;
   if (buildUp === "stone" && stoneThickness > 0) {
     const leastNm = stoneFaces * (ownValue(units, unit)?.thicknessNm ?? 0);

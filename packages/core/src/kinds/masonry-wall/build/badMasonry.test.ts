@@ -50,6 +50,11 @@ describe("what masonry cannot be built by is said, and the rest counted", () => 
 
   it("a unit there is not, or a joint of nothing", () => {
     expect(said(counted(wall([], { unit: "brick-9" })))).toMatch(/no masonry unit “brick-9”/);
+    expect(said(counted(wall([], { unit: "brick-modular" })))).toMatch(/of the other measuring system/);
+    const thin = counted(wall([], { joints: "own", bedJoint: 0, tieUp: "often" }));
+    expect(said(thin)).toMatch(/Bed joint, where its own: “0” is nothing that can be built by/);
+    expect(said(thin)).toMatch(/Ties apart up: “often” is nothing that can be built by/);
+    expect(quantityOf(thin, "outerUnits")).toBeGreaterThan(700);
     const joint = library.assemblies.map((each) =>
       each.id === "brick-wall"
         ? {
