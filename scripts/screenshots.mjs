@@ -120,7 +120,7 @@ async function wide(browser, address) {
     .first()
     .click();
   await take("count-wide");
-  await page.goto(`${address}/assemblies/imperial/outside-wall`);
+  await page.goto(`${address}/assemblies/imperial/inside-wall`);
   await page.getByText("Worked examples").waitFor();
   await page.getByRole("button", { name: /^Rule Insulation/ }).click();
   await page.getByRole("textbox", { name: "Formula", exact: true }).fill("netArea - framArea()");
@@ -132,13 +132,16 @@ async function wide(browser, address) {
   await take("editor-wide");
 }
 
-async function dark(browser, address) {
-  const page = await (await browser.newContext({ viewport: PHONE, colorScheme: "dark" })).newPage();
-  await openLanternHouse(page, address);
-  await page.getByRole("link", { name: /^House wall/ }).click();
+/** A wall of blocks with a gable, course by course. */
+async function masonry(browser, address) {
+  const page = await (await browser.newContext({ viewport: PHONE })).newPage();
+  await page.goto(address);
+  await page.getByRole("button", { name: /Ros Adeyemi-Lund/ }).click();
+  await page.getByText("Quillmoor").click();
+  await page.getByRole("link", { name: /^Store, gable/ }).click();
   await page.getByTestId("live-count").waitFor();
   await page.waitForTimeout(700);
-  await page.screenshot({ path: `${folder}/wall-dark.png` });
+  await page.screenshot({ path: `${folder}/masonry.png` });
 }
 
 mkdirSync(folder, { recursive: true });
@@ -147,7 +150,7 @@ await withDemoServer(async (address) => {
   try {
     await phone(browser, address);
     await wide(browser, address);
-    await dark(browser, address);
+    await masonry(browser, address);
   } finally {
     await browser.close();
   }

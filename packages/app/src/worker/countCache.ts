@@ -7,6 +7,8 @@ type Entry = { readonly key: string; readonly count: PartCount };
 export class CountCache {
   private entries = new Map<string, Entry>();
   private next = new Map<string, Entry>();
+  /** As the page has them: with what other parts make of them. */
+  private sent = new Map<string, PartCount>();
   private library: Library | undefined;
 
   readonly count: PartCounter = (part, system, library, around) => {
@@ -24,11 +26,12 @@ export class CountCache {
   /** Ends a round: which of its counts the page has from the round before. Parts that are gone are forgotten. */
   settle(counts: readonly PartCount[]): SentCount[] {
     const sent = counts.map((count) =>
-      this.entries.get(count.partId)?.count === count
+      this.sent.get(count.partId) === count
         ? { unchanged: count.partId }
         : // Lines write their working when it is read; it is read here, as what is sent is plain data.
           { ...count, lines: count.lines.map(plainLine) },
     );
+    this.sent = new Map(counts.map((count) => [count.partId, count]));
     this.entries = this.next;
     this.next = new Map();
     return sent;

@@ -13,6 +13,7 @@ import {
   type ExampleResult,
   type HouseStandard,
   type Job,
+  JobSheets,
   type Library,
   type NeededPiece,
   type Part,
@@ -47,7 +48,12 @@ export type Trial = {
   readonly lines: readonly CountLine[];
 };
 
-type Page = { readonly counts: CountCache; readonly cuts: CutCache; library: Library };
+type Page = {
+  readonly counts: CountCache;
+  readonly cuts: CutCache;
+  readonly sheets: JobSheets;
+  library: Library;
+};
 
 /** One for each job page that asks; a new page starts from nothing. */
 const pages = new Map<string, Page>();
@@ -55,7 +61,12 @@ const pages = new Map<string, Page>();
 const libraryWith = ({ assemblies, standard }: Rules): Library => ({ ...starters, assemblies, standard });
 
 function pageOf(name: string): Page {
-  const page = pages.get(name) ?? { counts: new CountCache(), cuts: new CutCache(), library: starters };
+  const page = pages.get(name) ?? {
+    counts: new CountCache(),
+    cuts: new CutCache(),
+    sheets: new JobSheets(),
+    library: starters,
+  };
   pages.set(name, page);
   return page;
 }
@@ -72,9 +83,9 @@ const reckoner = {
   },
   /** The same code that the server runs: parts → count → order → price. Counts already sent are only named. */
   reckon(name: string, job: DeviceJob, parts: readonly Part[], priceList: readonly PriceItem[]): SentReckoning {
-    const { counts, cuts, library } = pageOf(name);
+    const { counts, cuts, sheets, library } = pageOf(name);
     const { pricing } = job;
-    const remembered = { count: counts.count, cut: cuts.cut };
+    const remembered = { count: counts.count, cut: cuts.cut, sheets };
     const reckoning: DeviceReckoning =
       pricing === null
         ? { ...countAndOrder(job, parts, priceList, library, remembered), buildUp: undefined }

@@ -43,6 +43,8 @@ export type CompiledRule = {
   readonly when: ReadyFormula | undefined;
   /** Its item's code, with names of choices in it. */
   readonly item: Template;
+  /** Whether its formula is nothing but whole sheets, so that they can be nested with those of other parts. */
+  readonly countsSheets: boolean;
   /** Roles its formula counts: the pieces that a line lights. */
   readonly roles: readonly string[];
   /** Names its formulas use. */
@@ -88,6 +90,14 @@ function rolesIn(expression: Expression, language: Language): string[] {
 /** Whether a formula is nothing but a count of pieces, so that their lengths can be cut. */
 const countsPieces = (expression: Expression): boolean => expression.is === "call" && expression.name === "pieces";
 
+/** Whole sheets of a role, or of several added up. */
+function countsSheets(expression: Expression): boolean {
+  if (expression.is === "binary" && expression.operator === "+") {
+    return countsSheets(expression.left) && countsSheets(expression.right);
+  }
+  return expression.is === "call" && expression.name === "sheets";
+}
+
 const problemAt = (code: string, path: string, message: string): AssemblyProblem => ({ code, path, message });
 
 function typeProblems(rule: AssemblyRule, path: string, type: FormulaType): AssemblyProblem[] {
@@ -129,6 +139,7 @@ function compileRule(rule: AssemblyRule, index: number, speech: Speech): Compile
     formula: problems.some((each) => each.path === `${path}.formula`) ? undefined : formula.ready,
     when: when.ready,
     item,
+    countsSheets: formula.ready !== undefined && countsSheets(formula.ready.expression),
     roles: formula.ready ? rolesIn(formula.ready.expression, speech.language) : [],
     uses: expressions.flatMap((each) => namesIn(each, rowsIn(speech.language))),
     problems,

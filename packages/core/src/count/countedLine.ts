@@ -33,6 +33,8 @@ export class CountedLine implements CountLine {
   readonly wastePercent: number | undefined;
   readonly cutLengthsNm: CountLine["cutLengthsNm"];
   readonly labourTask: string | undefined;
+  readonly handled: number | undefined;
+  readonly sheetRoles: readonly string[] | undefined;
   readonly #later: Later;
   #pieceIds: readonly string[] | undefined;
   #working: Working | undefined;
@@ -61,6 +63,8 @@ export class CountedLine implements CountLine {
     this.wastePercent = line.wastePercent;
     this.cutLengthsNm = line.cutLengthsNm;
     this.labourTask = line.labourTask;
+    this.handled = line.handled;
+    this.sheetRoles = line.sheetRoles;
     this.#later = later;
   }
 
@@ -77,6 +81,14 @@ export class CountedLine implements CountLine {
   /** The same line with some of it changed, its working kept. */
   with(changes: Partial<Told>): CountedLine {
     return new CountedLine({ ...this, ...changes }, { pieceIds: () => this.pieceIds, working: () => this.working });
+  }
+
+  /** The same line with some of it changed, and its working with it. */
+  withWorking(changes: Partial<Told>, told: (working: Working) => Working): CountedLine {
+    return new CountedLine(
+      { ...this, ...changes },
+      { pieceIds: () => this.pieceIds, working: () => told(this.working) },
+    );
   }
 
   toJSON(): CountLine {

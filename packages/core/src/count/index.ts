@@ -1,4 +1,5 @@
 export * from "./countJob";
 export { countPart } from "./countPart";
+export * from "./jobSheets";
 export * from "./records";
 export * from "./runExamples";

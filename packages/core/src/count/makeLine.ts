@@ -1,5 +1,5 @@
 import { type CompiledRule, fillTemplate, standardValue, standardWaste, type Value } from "../assemblies";
-import { sectionOf } from "../kinds";
+import { type Section, sectionOf } from "../kinds";
 import { type FramingPiece, isCourse, isFraming, itemIdOf, type Piece } from "../layouts";
 import type { LaidPart } from "../layouts/laidPart";
 import { ownValue } from "../records/ownValue";
@@ -84,7 +84,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     rule: rule.name,
     trade: rule.trade,
     phase: rule.phase,
-    description: section && rule.buying === "cut" ? `${rule.label}, ${section.name}` : rule.label,
+    description: descriptionOf(rule, section, itemId),
     itemCode,
     quantity,
     computed: quantity,
@@ -96,12 +96,24 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     wastePercent: rule.wastePercent ?? standardWaste(library.standard, itemCode),
     cutLengthsNm,
     labourTask: rule.task,
+    handled: undefined,
+    sheetRoles: compiled.countsSheets ? compiled.roles : undefined,
     byHand: undefined,
   };
   return new CountedLine(line, {
     pieceIds: () => pieces.map((piece) => piece.id),
     working: () => workingOf(compiled, round, counted, quantity),
   });
+}
+
+/** With what tells lines of one rule apart: the timber that is cut, or which of a table it is. */
+function descriptionOf(
+  { label, buying }: CompiledRule["rule"],
+  section: Section | undefined,
+  itemId: string | undefined,
+) {
+  if (itemId) return `${label}, ${itemId.replaceAll("-", " ")}`;
+  return section && buying === "cut" ? `${label}, ${section.name}` : label;
 }
 
 /** The use it comes by where it has one, the rule, and the section where there may be several. */

@@ -10,6 +10,8 @@ export type Solid = {
   readonly id: string;
   readonly partId: string;
   readonly role: string;
+  /** What it is coloured by, where that is not its role's. */
+  readonly tone?: string | undefined;
   readonly storey: string;
   /** Corners of its face in the plane of its wall: along the wall, and up. */
   readonly outline: readonly (readonly [along: number, up: number])[];
@@ -87,6 +89,7 @@ export function modelOf(
         id: `${count.partId}/${piece.id}`,
         partId: count.partId,
         role: piece.role,
+        ...("tone" in piece ? { tone: piece.tone } : {}),
         storey: part.storey,
         outline: outlineOf(piece, stand.liftNm),
         nearM: toMetres(nearNm),

@@ -27,6 +27,8 @@ export type SheetPiece = Rectangle & {
   readonly role: string;
   /** Its corners in order, where a sloped top cuts it. */
   readonly points?: readonly Point[] | undefined;
+  /** A whole sheet as it is laid, and how small an offcut is kept. */
+  readonly sheet: { readonly widthNm: Nanometres; readonly heightNm: Nanometres; readonly leastOffcutNm: Nanometres };
   /** Counted from 1 within its role. */
   readonly sheetNumber: number;
   readonly layer: number;

@@ -1,5 +1,5 @@
 import { type Library, standardProductivity } from "../assemblies";
-import { countPart } from "../count";
+import { countPart, JobSheets } from "../count";
 import { planJob, resolveParts, surroundingsOf } from "../house";
 import type { Part } from "../kinds";
 import { type Cutter, cutQuickly, orderJob, type PriceItem, withLongestSold } from "../order";
@@ -11,7 +11,7 @@ import type { Job } from "./schema";
 export type PartCounter = typeof countPart;
 
 /** What a caller that remembers brings along. */
-export type Remembered = { readonly count?: PartCounter; readonly cut?: Cutter };
+export type Remembered = { readonly count?: PartCounter; readonly cut?: Cutter; readonly sheets?: JobSheets };
 
 /** What counting and ordering need of a job; pricing is not among it. */
 export type JobToCount = Pick<Job, "system" | "cutting">;
@@ -22,11 +22,12 @@ export function countAndOrder(
   parts: readonly Part[],
   priceList: readonly PriceItem[],
   library: Library,
-  { count = countPart, cut = cutQuickly }: Remembered = {},
+  { count = countPart, cut = cutQuickly, sheets = new JobSheets() }: Remembered = {},
 ): Quantities {
   const plan = planJob(parts);
   const sold = withLongestSold(library, priceList);
-  const counts = resolveParts(parts, plan).map((part) => count(part, job.system, sold, surroundingsOf(plan, part.id)));
+  const alone = resolveParts(parts, plan).map((part) => count(part, job.system, sold, surroundingsOf(plan, part.id)));
+  const counts = sheets.apply(alone);
   const lines = counts.flatMap((each) => each.lines);
   return { counts, order: orderJob(lines, priceList, job.system, job.cutting, cut) };
 }

@@ -40,7 +40,7 @@ export function partWeights(
   const weightOf = (line: CountLine): number => {
     const { labourTask: task = "" } = line;
     const usual = line.unit === "hour" ? 1 : (hours.get(task) ?? 0);
-    const labour = (line.quantity * usual * productivity(task)) / 100;
+    const labour = ((line.handled ?? line.quantity) * usual * productivity(task)) / 100;
     return (material.get(line.id) ?? 0) + labour * Number(pricing.ratePerHour);
   };
   return counts.map((count) => ({

@@ -77,15 +77,24 @@ function wallOf(demo: DemoWall, id: string, context: PartContext): MasonryWall {
     choices: { ...demo.choices },
     ...(demo.shape ? { shape: demo.shape } : {}),
   };
-  return demo.openings.reduce((now, { kind, figures }, index): MasonryWall => {
-    const openingId = `opening-${index + 1}`;
-    const opening = newOpening(now, kind, openingId, context.system, BESIDE_NM);
-    if (!opening) throw new Error(`quillmoor: no room for a ${kind} in ${demo.name}`);
-    const at = Object.entries(figures).map(([field, typed]) => [`openings.${openingId}.${field}`, typed]);
-    // Its height first: a sill of one that is too high is refused.
-    at.sort(([a = ""], [b = ""]) => Number(b.endsWith(".height")) - Number(a.endsWith(".height")));
-    return entered({ ...now, openings: [...now.openings, opening] }, Object.fromEntries(at), context);
-  }, wall);
+  return demo.openings.reduce(
+    (now, opening, index) => withOpening(now, opening, `opening-${index + 1}`, context),
+    wall,
+  );
+}
+
+function withOpening(
+  wall: MasonryWall,
+  { kind, figures }: DemoWall["openings"][number],
+  openingId: string,
+  context: PartContext,
+): MasonryWall {
+  const opening = newOpening(wall, kind, openingId, context.system, BESIDE_NM);
+  if (!opening) throw new Error(`quillmoor: no room for a ${kind} in ${wall.name}`);
+  const at = Object.entries(figures).map(([field, typed]) => [`openings.${openingId}.${field}`, typed]);
+  // Its height first: a sill of one that is too high is refused.
+  at.sort(([a = ""], [b = ""]) => Number(b.endsWith(".height")) - Number(a.endsWith(".height")));
+  return entered({ ...wall, openings: [...wall.openings, opening] }, Object.fromEntries(at), context);
 }
 
 /** A partition with nothing measured, the masonry, and two piers at the gate. */

@@ -34,7 +34,7 @@ export function meshesOf(solids: readonly Solid[], lit: ReadonlySet<string>): Gr
     const isLit = lit.has(solid.id);
     const dim = lit.size > 0 && !isLit;
     const material = new MeshLambertMaterial({
-      color: isLit ? LIT : toneOf(solid.role),
+      color: isLit ? LIT : toneOf(solid.role, solid.tone),
       transparent: dim,
       opacity: dim ? 0.35 : 1,
     });

@@ -27,6 +27,8 @@ export type LaidOutSheets = {
   readonly layer: readonly CutPiece[];
   /** Which sheet each piece is cut from, layer by layer. */
   readonly numbers: readonly number[];
+  /** What they are cut from. */
+  readonly sheet: SheetPiece["sheet"];
 };
 
 /** Sheets in courses from the lower left corner, cut at the edges and round openings; every layer alike. */
@@ -38,11 +40,11 @@ export function layoutSheets(face: SheetFace, { layers, sheet, leastOffcutNm }: 
   }
   const all: Rectangle[] = [];
   for (let count = 0; count < layers; count += 1) all.push(...layer);
-  return { layer, numbers: nestPieces(all, sheet, leastOffcutNm) };
+  return { layer, numbers: nestPieces(all, sheet, leastOffcutNm), sheet: { ...sheet, leastOffcutNm } };
 }
 
 /** The pieces of a layout as what they are on this part. */
-export function sheetPieces(role: string, { layer, numbers }: LaidOutSheets): SheetPiece[] {
+export function sheetPieces(role: string, { layer, numbers, sheet }: LaidOutSheets): SheetPiece[] {
   const pieces: SheetPiece[] = [];
   for (const [index, sheetNumber] of numbers.entries()) {
     const inLayer = index % layer.length;
@@ -51,7 +53,7 @@ export function sheetPieces(role: string, { layer, numbers }: LaidOutSheets): Sh
     const { xNm, yNm, widthNm, heightNm, points } = place;
     const number = (index - inLayer) / layer.length + 1;
     const id = `${role}-${number}-${inLayer + 1}`;
-    pieces.push({ id, role, layer: number, sheetNumber, xNm, yNm, widthNm, heightNm, points });
+    pieces.push({ id, role, layer: number, sheet, sheetNumber, xNm, yNm, widthNm, heightNm, points });
   }
   return pieces;
 }

@@ -86,87 +86,111 @@ function within(unit: Span & Pick<Laid, "is">, stretch: Span, plan: LeafPlan): C
   return clippedAtLeft ? { fromNm: toNm - halfNm, toNm, is: "half" } : { fromNm, toNm: fromNm + halfNm, is: "half" };
 }
 
+/** What a piece of a leaf counts as. */
+export type RoleOf = (is: Cut["is"]) => string;
+
+type Unit = Span & Pick<Laid, "is">;
+type Course = { readonly course: number; readonly band: Band; readonly low: boolean };
+
 /** Every unit of a leaf, course by course from the foot: alike ones side by side as one piece with their number. */
 export function layLeaf(plan: LeafPlan, face: LeafFace, choices: MasonryChoices, roleOf: RoleOf): CoursePiece[] {
   const { unit, bedNm } = plan;
   const highestNm = highestOf(face.profile);
+  // Every other course is laid alike.
+  const laid = [0, 1].map((course) => unitsOf(plan, choices, course));
   const pieces: CoursePiece[] = [];
   for (let course = 0; ; course += 1) {
     const bottomNm = choices.firstCourse + coursesNm(unit, bedNm, course) + bedNm;
     const fullTopNm = choices.firstCourse + coursesNm(unit, bedNm, course + 1);
-    if (bottomNm >= highestNm - LEAST_CUT_NM) break;
-    const level = fullTopNm > highestNm + TAKEN_UP_NM;
-    const band = { bottomNm, topNm: level ? highestNm : fullTopNm };
-    pieces.push(...layCourse(plan, face, choices, { course, band, lowCourse: level }, roleOf));
+    if (bottomNm >= highestNm - LEAST_CUT_NM) return pieces;
+    const low = fullTopNm > highestNm + TAKEN_UP_NM;
+    const band = { bottomNm, topNm: low ? highestNm : fullTopNm };
+    layCourse(plan, face, laid[course % 2] ?? [], { course, band, low }, roleOf, pieces);
   }
-  return pieces;
 }
 
-/** What a piece of a leaf counts as. */
-export type RoleOf = (is: Cut["is"]) => string;
-
-type Course = { readonly course: number; readonly band: Band; readonly lowCourse: boolean };
+/** The units of a course where they stand, from the left. */
+function unitsOf(plan: LeafPlan, { bond, layFrom }: MasonryChoices, course: number): Unit[] {
+  const { fromNm, toNm } = plan;
+  const laid = courseOf(plan, bond, course, toNm - fromNm);
+  if (layFrom === "left") {
+    return laid.map(({ atNm, lengthNm, is }) => ({ fromNm: fromNm + atNm, toNm: fromNm + atNm + lengthNm, is }));
+  }
+  return laid.map(({ atNm, lengthNm, is }) => ({ fromNm: toNm - atNm - lengthNm, toNm: toNm - atNm, is })).reverse();
+}
 
 function layCourse(
   plan: LeafPlan,
   { profile, holes }: LeafFace,
-  choices: MasonryChoices,
-  { course, band, lowCourse }: Course,
+  units: readonly Unit[],
+  { course, band, low }: Course,
   roleOf: RoleOf,
-): CoursePiece[] {
-  const laid = courseOf(plan, choices.bond, course, plan.toNm - plan.fromNm);
-  const fromRight = choices.layFrom === "right";
-  const spanOf = ({ atNm, lengthNm }: Laid): Span =>
-    fromRight
-      ? { fromNm: plan.toNm - atNm - lengthNm, toNm: plan.toNm - atNm }
-      : { fromNm: plan.fromNm + atNm, toNm: plan.fromNm + atNm + lengthNm };
-  const units = laid.map((each) => ({ ...spanOf(each), is: each.is }));
-  if (fromRight) units.reverse();
-  const runs: CoursePiece[] = [];
-  const put = (cut: Cut, stretch: Stretch, points?: CoursePiece["points"]) => {
-    const is = stretch.cut || lowCourse || points ? "cut" : cut.is;
-    const role = roleOf(is);
-    const before = runs[runs.length - 1];
-    const widthNm = cut.toNm - cut.fromNm;
+  pieces: CoursePiece[],
+): void {
+  const runs = new Runs(plan, course, roleOf, pieces);
+  const level = profile.every((point) => point.yNm === profile[0]?.yNm);
+  for (const stretch of stretchesOf(plan, band, holes)) {
+    for (const each of units) {
+      if (each.toNm <= stretch.fromNm) continue;
+      if (each.fromNm >= stretch.toNm) break;
+      const cut = within(each, stretch, plan);
+      if (!cut) continue;
+      if (level) {
+        runs.put(cut, stretch, low || stretch.cut);
+        continue;
+      }
+      const { lowNm, highNm } = topsOver(profile, cut);
+      if (highNm < stretch.bottomNm + LEAST_CUT_NM) continue;
+      if (lowNm >= stretch.topNm - TAKEN_UP_NM) runs.put(cut, stretch, low || stretch.cut);
+      else runs.put(cut, stretch, true, cutToProfile(profile, rectangleOf(cut, stretch)).points);
+    }
+  }
+}
+
+type Growing = { -readonly [K in keyof CoursePiece]: CoursePiece[K] };
+
+/** Puts the units of a course down one by one; whole ones that stand side by side grow into one piece. */
+class Runs {
+  private last: Growing | undefined;
+  private number = 0;
+
+  constructor(
+    private readonly plan: LeafPlan,
+    private readonly course: number,
+    private readonly roleOf: RoleOf,
+    private readonly pieces: CoursePiece[],
+  ) {}
+
+  put(at: Cut, { bottomNm, topNm }: Band, cut: boolean, points?: CoursePiece["points"]): void {
+    const { plan, last } = this;
+    const is = cut ? "cut" : at.is;
+    const role = this.roleOf(is);
+    const widthNm = at.toNm - at.fromNm;
     const each = is === "header" ? 1 : plan.deep;
-    const joins =
-      before &&
-      is !== "cut" &&
-      before.role === role &&
-      before.unitNm === widthNm &&
-      cut.fromNm - (before.xNm + before.widthNm) === plan.perpendNm;
-    if (joins) {
-      const longer = { ...before, count: before.count + each, widthNm: cut.toNm - before.xNm };
-      runs[runs.length - 1] = longer;
+    const beside = last !== undefined && at.fromNm - (last.xNm + last.widthNm) === plan.perpendNm;
+    if (beside && is !== "cut" && last.role === role && last.unitNm === widthNm && last.yNm === bottomNm) {
+      last.count += each;
+      last.widthNm = at.toNm - last.xNm;
       return;
     }
-    runs.push({
-      id: `${plan.leaf}-${course + 1}-${runs.length + 1}`,
+    this.number += 1;
+    const piece: Growing = {
+      id: `${plan.leaf}-${this.course + 1}-${this.number}`,
       role,
       itemId: plan.unit.id,
       tone: plan.unit.material,
       count: each,
       unitNm: widthNm,
       jointNm: plan.perpendNm,
-      xNm: cut.fromNm,
-      yNm: stretch.bottomNm,
+      xNm: at.fromNm,
+      yNm: bottomNm,
       widthNm,
-      heightNm: stretch.topNm - stretch.bottomNm,
+      heightNm: topNm - bottomNm,
       ...(points ? { points } : {}),
-    });
-  };
-  for (const stretch of stretchesOf(plan, band, holes)) {
-    for (const each of units) {
-      if (each.toNm <= stretch.fromNm || each.fromNm >= stretch.toNm) continue;
-      const cut = within(each, stretch, plan);
-      if (!cut) continue;
-      const { lowNm, highNm } = topsOver(profile, cut);
-      if (highNm < stretch.bottomNm + LEAST_CUT_NM) continue;
-      if (lowNm >= stretch.topNm - TAKEN_UP_NM) put(cut, stretch);
-      else put(cut, stretch, cutToProfile(profile, rectangleOf(cut, stretch)).points);
-    }
+    };
+    this.last = piece;
+    this.pieces.push(piece);
   }
-  return runs;
 }
 
 const rectangleOf = ({ fromNm, toNm }: Span, { bottomNm, topNm }: Band): Rectangle => ({

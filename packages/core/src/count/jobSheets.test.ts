@@ -1,0 +1,99 @@
+import fc from "fast-check";
+import { countAndOrder } from "../job";
+import type { StudWall } from "../kinds";
+import { usualCutting } from "../order/records";
+import { library, starterPriceList, wallOf } from "../testing/library";
+import { feet, inches } from "../units";
+import { countPart } from "./countPart";
+import { JobSheets } from "./jobSheets";
+
+const job = { system: "imperial" as const, cutting: usualCutting };
+/** Boarded on both faces with one layer of 4 by 8 ft. */
+const partition = (id: string, lengthNm = feet(13), heightNm = feet(8)): StudWall => ({
+  ...wallOf("imperial", { lengthNm, heightNm, assemblyId: "partition", choices: { boardsNear: 1, boardsFar: 1 } }),
+  id,
+  name: id,
+});
+const reckoned = (walls: readonly StudWall[], sheets?: JobSheets) =>
+  countAndOrder(job, walls, starterPriceList, library, sheets ? { sheets } : {});
+const boards = (walls: readonly StudWall[]) => {
+  const { counts, order } = reckoned(walls);
+  const lines = counts.flatMap((count) => count.lines.filter((line) => line.rule === "boards"));
+  return {
+    lines,
+    shares: lines.reduce((sum, line) => sum + line.quantity, 0),
+    bought: order.lines.find((line) => line.itemCode.startsWith("sheet/board")),
+  };
+};
+
+describe("sheets nested over the job", () => {
+  it("eight 13 ft partitions take 52 boards, not 64: four strips of a foot come out of one (arithmetic)", () => {
+    // Each face three whole boards and a strip of a foot: 16 faces are 48 boards and 16 strips.
+    const walls = Array.from({ length: 8 }, (_, index) => partition(`w${index}`));
+    const alone = walls.map((wall) =>
+      countPart(wall, "imperial", library).lines.find((line) => line.rule === "boards"),
+    );
+    expect(alone.reduce((sum, line) => sum + (line?.quantity ?? 0), 0)).toBe(64);
+    const { lines, shares } = boards(walls);
+    expect(shares).toBe(52);
+    expect(lines.map((line) => line.quantity)).toEqual(Array.from({ length: 8 }, () => 6.5));
+    expect(lines[0]?.working.withNumbers).toMatch(
+      /52 sheets over the whole job instead of 64: its share by area = 6.5/,
+    );
+    // What is hung is what it was: labour is reckoned on it.
+    expect(lines.map((line) => line.handled)).toEqual(Array.from({ length: 8 }, () => 8));
+  });
+
+  it("walls that leave no strips are as they are, and so is what somebody set by hand", () => {
+    const even = partition("even", feet(12));
+    expect(boards([even, { ...even, id: "other" }]).lines.map((line) => line.quantity)).toEqual([6, 6]);
+    const byHand = { ...partition("hand"), handSet: [{ line: "boards", quantity: 9, reason: "Stock in the yard" }] };
+    const { lines } = boards([byHand, partition("a"), partition("b")]);
+    expect(lines[0]?.quantity).toBe(9);
+    expect(lines[1]?.handled).toBe(8);
+  });
+
+  it("adds up to no more than part by part, to a whole number, whatever the walls and how often they are built", () => {
+    const wall = fc.record({
+      length: fc.integer({ min: 30, max: 300 }),
+      height: fc.integer({ min: 84, max: 120 }),
+      repeats: fc.integer({ min: 1, max: 3 }),
+    });
+    fc.assert(
+      fc.property(fc.array(wall, { minLength: 1, maxLength: 6 }), (given) => {
+        const walls = given.map(({ length, height, repeats }, index) => ({
+          ...partition(`w${index}`, inches(length), inches(height)),
+          repeats,
+        }));
+        const alone = walls.flatMap((each) =>
+          countPart(each, "imperial", library).lines.filter((line) => line.rule === "boards"),
+        );
+        const { shares } = boards(walls);
+        expect(shares).toBeLessThanOrEqual(alone.reduce((sum, line) => sum + line.quantity, 0) + 1e-9);
+        expect(Math.abs(shares - Math.round(shares))).toBeLessThan(1e-6);
+        // No fewer than cover the walls.
+        const needM2 = walls.reduce(
+          (sum, each) =>
+            sum + 2 * each.repeats * ((each.length.valueNm ?? 0) / 1e9) * ((each.height.valueNm ?? 0) / 1e9),
+          0,
+        );
+        expect(shares * 32 * 0.09290304).toBeGreaterThanOrEqual(needM2 - 1e-6);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it("is remembered: what did not change is the same object, and what changed equals a count from nothing", () => {
+    const sheets = new JobSheets();
+    const walls = Array.from({ length: 4 }, (_, index) => partition(`w${index}`));
+    const alone = walls.map((wall) => countPart(wall, "imperial", library));
+    const first = sheets.apply(alone);
+    expect(sheets.apply(alone).every((count, index) => count === first[index])).toBe(true);
+    const longer = countPart(partition("w0", feet(14)), "imperial", library);
+    const changed = sheets.apply([longer, ...alone.slice(1)]);
+    const fresh = new JobSheets().apply([longer, ...alone.slice(1)]);
+    const said = (counts: typeof fresh) =>
+      counts.flatMap((count) => count.lines.map((line) => [line.id, line.quantity]));
+    expect(said(changed)).toEqual(said(fresh));
+  });
+});

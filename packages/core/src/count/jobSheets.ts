@@ -1,0 +1,139 @@
+import { isSheet, type SheetPiece } from "../drawing/piece";
+import { nestPieces } from "../layouts";
+import { areaOf } from "../units";
+import { CountedLine } from "./countedLine";
+import type { PartCount } from "./partCount";
+
+/** A line of whole sheets on one part, with the pieces they are cut into. */
+type Wanted = {
+  readonly count: PartCount;
+  readonly line: CountedLine;
+  readonly pieces: readonly SheetPiece[];
+  /** How often the part is built. */
+  readonly times: number;
+};
+
+type Group = { readonly wanted: readonly Wanted[] };
+type Share = { readonly quantity: number; readonly words: string };
+type Shares = ReadonlyMap<string, Share>;
+
+const sheetsOf = (pieces: readonly SheetPiece[]): number =>
+  new Set(pieces.map(({ role, sheetNumber }) => `${role} ${sheetNumber}`)).size;
+
+/** A count set by hand stays as it was set: it is nobody's share. */
+function wantedOf(count: PartCount): Wanted[] {
+  return count.lines.flatMap((line): Wanted[] => {
+    if (!(line instanceof CountedLine) || !line.sheetRoles || line.byHand !== undefined || line.missing) return [];
+    const roles = new Set(line.sheetRoles);
+    const pieces = count.pieces.filter(isSheet).filter((piece) => roles.has(piece.role));
+    const alone = sheetsOf(pieces);
+    return alone === 0 ? [] : [{ count, line, pieces, times: Math.round(line.quantity / alone) }];
+  });
+}
+
+/** Lines of one item, whose sheets lie one way, are cut from the same sheets. */
+function groupsOf(counts: readonly PartCount[]): ReadonlyMap<string, Group> {
+  const groups = new Map<string, Wanted[]>();
+  for (const each of counts.flatMap(wantedOf)) {
+    const { sheet } = each.pieces[0] ?? {};
+    if (!sheet) continue;
+    const key = `${each.line.itemCode} ${sheet.widthNm} ${sheet.heightNm} ${sheet.leastOffcutNm}`;
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return new Map([...groups].map(([key, wanted]) => [key, { wanted }]));
+}
+
+const areaOfAll = ({ pieces, times }: Wanted): number =>
+  times * pieces.reduce((sum, { widthNm, heightNm }) => sum + areaOf(widthNm, heightNm), 0);
+
+/**
+ * What each line of a group comes to when the pieces of all of them are cut from the same sheets: by their areas, adding up to
+ * the sheets there are. Nothing where that saves none.
+ */
+function sharesOf({ wanted }: Group): Shares {
+  const [first] = wanted;
+  const sheet = first?.pieces[0]?.sheet;
+  const alone = wanted.reduce((sum, { line }) => sum + line.quantity, 0);
+  if (!sheet) return new Map();
+  const pieces = wanted.flatMap(({ pieces: own, times }) => Array.from({ length: times }, () => own).flat());
+  const together = new Set(nestPieces(pieces, sheet, sheet.leastOffcutNm)).size;
+  if (together >= alone) return new Map();
+  const whole = wanted.reduce((sum, each) => sum + areaOfAll(each), 0);
+  let left = together;
+  return new Map(
+    wanted.map((each, index) => {
+      const last = index === wanted.length - 1;
+      const quantity = last ? left : Number(((together * areaOfAll(each)) / whole).toFixed(4));
+      left = Number((left - quantity).toFixed(4));
+      const words = `${together} sheets over the whole job instead of ${alone}: its share by area`;
+      return [each.line.id, { quantity, words }];
+    }),
+  );
+}
+
+function shared(line: CountedLine, { quantity, words }: Share): CountedLine {
+  return line.withWorking({ quantity, computed: quantity, handled: line.quantity }, (working) => ({
+    ...working,
+    withNumbers: `${working.withNumbers}; ${words} = ${quantity}`,
+    steps: [
+      ...working.steps,
+      { label: "sheets of this part alone", value: String(line.quantity) },
+      { label: "its share of the sheets over the job", value: String(quantity) },
+    ],
+  }));
+}
+
+/** The same count with other lines; what is made when it is read is still made then. */
+function withLines(count: PartCount, lines: PartCount["lines"]): PartCount {
+  const copy: PartCount = Object.create(Object.getPrototypeOf(count), Object.getOwnPropertyDescriptors(count));
+  return Object.defineProperty(copy, "lines", { value: lines, enumerable: true });
+}
+
+type Before = { readonly counts: readonly PartCount[]; readonly shares: Shares };
+
+/**
+ * Sheets that are nested over the whole job: an offcut of one wall covers a strip of the next. What has not changed since the
+ * last time is not nested again, and its counts are the same objects.
+ */
+export class JobSheets {
+  private groups = new Map<string, Before>();
+  private made = new Map<
+    string,
+    { readonly from: PartCount; readonly shares: readonly (Share | undefined)[]; readonly to: PartCount }
+  >();
+
+  apply(counts: readonly PartCount[]): PartCount[] {
+    const shares = new Map<string, Share>();
+    const groups = new Map<string, Before>();
+    for (const [key, group] of groupsOf(counts)) {
+      const of = group.wanted.map(({ count }) => count);
+      const before = this.groups.get(key);
+      const same = before?.counts.length === of.length && of.every((count, index) => count === before.counts[index]);
+      const now: Before = same && before ? before : { counts: of, shares: sharesOf(group) };
+      groups.set(key, now);
+      for (const [id, share] of now.shares) shares.set(id, share);
+    }
+    this.groups = groups;
+    const made: typeof this.made = new Map();
+    const result = counts.map((count) => {
+      const own = count.lines.map((line) => shares.get(line.id));
+      if (own.every((share) => share === undefined)) return count;
+      const known = this.made.get(count.partId);
+      const same =
+        known?.from === count && known.shares.every((share, index) => share?.quantity === own[index]?.quantity);
+      const to = same
+        ? known.to
+        : withLines(
+            count,
+            count.lines.map((line, index) => {
+              const share = own[index];
+              return share && line instanceof CountedLine ? shared(line, share) : line;
+            }),
+          );
+      made.set(count.partId, { from: count, shares: own, to });
+      return to;
+    });
+    this.made = made;
+    return result;
+  }
+}
