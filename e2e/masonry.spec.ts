@@ -74,6 +74,10 @@ test("what masonry cannot be built by is said beside it, and the rest is counted
   // The last figure closes the pad.
   await enter(page, "Height", "2440 mm");
   await expect(page.getByTestId("live-count")).toContainText("units");
+  // One leaf has no ties: what comes to nothing is not asked.
+  await page.getByRole("button", { name: /^More choices: leaves/ }).click();
+  await expect(page.getByText("Lintel bearing at each end").first()).toBeVisible();
+  await expect(page.getByText("Ties apart along")).toHaveCount(0);
   await page.getByRole("button", { name: "Add a window opening" }).click();
   await enter(page, "From left end of Window 1", "0.5 m");
   await enter(page, "Clear width of Window 1", "3.2 m");

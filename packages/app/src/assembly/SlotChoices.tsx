@@ -87,6 +87,7 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
       />
     );
   };
+  const open = slot.parameters.filter(({ applies }) => applies?.(values) ?? true);
   const ownNames = new Set(slot.parameters.map((each) => each.name));
   const { choices } = slot.of(part);
   return (
@@ -94,7 +95,7 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
       <Title level={2}>How it is built</Title>
       {refusal ? <Warning role="alert">{refusal}</Warning> : null}
       <SlotPicker part={part} onChange={set} />
-      {slot.parameters.filter((each) => each.asked).map(field)}
+      {open.filter((each) => each.asked).map(field)}
       <Button
         label={more ? "Fewer choices" : "More choices"}
         kind="plain"
@@ -103,7 +104,7 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
       />
       {more ? (
         <>
-          {slot.parameters.filter((each) => !each.asked).map(field)}
+          {open.filter((each) => !each.asked).map(field)}
           {builder.parameters
             .filter((parameter) => !ownNames.has(parameter.name))
             .map((parameter) => (

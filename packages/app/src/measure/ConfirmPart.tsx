@@ -16,10 +16,11 @@ export function ConfirmPart({ partId }: { readonly partId: string }) {
     .filter((point) => point.kind === "assumed" && canBeConfirmed(part, point.path))
     .map((point) => ({ partId, partName: part.name, point }));
   if (assumed.length === 0) return null;
-  const words = assumed.length === 1 ? "1 is assumed" : `${assumed.length} are assumed`;
+  const words =
+    assumed.length === 1 ? "One of its figures and choices is" : `${assumed.length} of its figures and choices are`;
   return (
     <View className="flex-row items-center justify-between gap-2 rounded-md border border-dashed border-clay px-3">
-      <Faint className="flex-1">{`Of its figures and choices ${words}.`}</Faint>
+      <Faint className="flex-1">{`${words} assumed.`}</Faint>
       <Button
         label="Confirm all"
         name={`Confirm all that is assumed of ${part.name}`}

@@ -20,6 +20,8 @@ export type SlotParameter = {
   readonly stands: (value: Scalar) => boolean;
   /** What it is where neither the house nor the assembly says. */
   readonly usual?: Readonly<Record<MeasuringSystem, Scalar>>;
+  /** Whether it comes to anything beside the other choices; always where absent. What does not is not asked. */
+  readonly applies?: ((others: ReadonlyMap<string, Scalar>) => boolean) | undefined;
   /** Where a part keeps it: `parameters.spacingNm`. */
   readonly path: string;
 };

@@ -9,6 +9,7 @@ import { masonryWallDefaults } from "./defaults";
 import { masonryAllowance, masonryWallFigures, placedOpenings } from "./figures";
 import { MASONRY_FUNCTIONS } from "./functions";
 import { masonryWallOpenPoints } from "./openPoints";
+import { MASONRY_PARAMETERS } from "./parameters";
 import { masonryWallProblems } from "./problems";
 import { MASONRY_ROLES } from "./roles";
 import { type MasonryWall, masonryWallSchema } from "./schema";
@@ -29,7 +30,7 @@ export const masonryWallKind: PartKind<MasonryWall, ElevationDrawing> = {
   rowsOf: wallRows,
   roles: MASONRY_ROLES,
   functions: MASONRY_FUNCTIONS,
-  slot: masonrySlot(),
+  slot: masonrySlot(MASONRY_PARAMETERS, "leaves, joints, bond, lintels, ties, damp course"),
   // Half a unit beside an opening is the least that is bonded in (common practice).
   wall: { words: "in masonry", allowanceOf: masonryAllowance, besideOpeningNm: () => millimetres(100) },
   waits: (wall) => wall.length.valueNm === null,

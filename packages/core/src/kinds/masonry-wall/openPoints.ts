@@ -1,5 +1,6 @@
 import { figurePoints } from "../../parts/openPointsOf";
 import type { OpenPoint, PartContext } from "../../parts/partKind";
+import type { SlotParameter } from "../../parts/slot";
 import { ownValue } from "../../records/ownValue";
 import { masonryWords } from "./choiceWords";
 import { coursingPoints } from "./coursing";
@@ -10,15 +11,18 @@ import type { MasonryWall } from "./schema";
 import { type Built, choicesOf } from "./slot";
 
 /** The choices that are asked for and that nobody decided. */
-export function choicePoints(built: Built, context: PartContext): OpenPoint[] {
+export function choicePoints(
+  built: Built,
+  context: PartContext,
+  parameters: readonly SlotParameter[] = MASONRY_PARAMETERS,
+): OpenPoint[] {
   const choices = choicesOf(built, context.system);
-  return MASONRY_PARAMETERS.filter(({ name, asked }) => asked && built.settled?.assumed.has(name) !== false).map(
-    ({ name, label, path }): OpenPoint => {
-      const value = String(Object.entries(choices).find(([each]) => each === name)?.[1] ?? "");
-      const said = ownValue(context.units, value)?.name ?? masonryWords(value);
-      return { path, kind: "assumed", message: `${label} is assumed: ${said}` };
-    },
-  );
+  const open = parameters.filter(({ name, asked }) => asked && built.settled?.assumed.has(name) !== false);
+  return open.map(({ name, label, path }) => {
+    const value = String(Object.entries(choices).find(([each]) => each === name)?.[1] ?? "");
+    const said = ownValue(context.units, value)?.name ?? masonryWords(value);
+    return { path, kind: "assumed", message: `${label} is assumed: ${said}` };
+  });
 }
 
 /** What is missing, refused or assumed on this wall, and where it misses its courses. */

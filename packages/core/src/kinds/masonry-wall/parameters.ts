@@ -50,6 +50,37 @@ export const masonryChoicesSchema = z.object({
 export type MasonryChoices = z.infer<typeof masonryChoicesSchema>;
 export type MasonryChoice = keyof MasonryChoices;
 
+type Applies = NonNullable<SlotParameter["applies"]>;
+const builtAs =
+  (...wanted: readonly MasonryBuildUp[]): Applies =>
+  (others) =>
+    wanted.some((each) => each === others.get("buildUp"));
+const laidInCourses = builtAs("one-leaf", "bonded", "cavity", "veneer");
+const tied = builtAs("cavity", "veneer");
+const ownJoints: Applies = (others) => others.get("joints") === "own";
+const withLintels: Applies = (others) => others.get("lintels") === true;
+
+/** What comes to something only beside certain others: nobody is asked for the ties of a single leaf. */
+const APPLIES: { readonly [K in MasonryChoice]?: Applies } = {
+  innerUnit: builtAs("cavity"),
+  cavity: builtAs("cavity"),
+  insulation: builtAs("cavity"),
+  bond: laidInCourses,
+  method: laidInCourses,
+  layFrom: laidInCourses,
+  bedJoint: ownJoints,
+  perpendJoint: ownJoints,
+  firstCourse: laidInCourses,
+  lintelBearing: withLintels,
+  lintelsDisplace: (others) => withLintels(others) && laidInCourses(others),
+  tieAlong: tied,
+  tieUp: tied,
+  tieAtOpenings: tied,
+  weepEvery: tied,
+  stoneThickness: builtAs("stone"),
+  stoneFaces: builtAs("stone"),
+};
+
 type Usual = Readonly<Record<MeasuringSystem, Scalar>>;
 const both = (value: Scalar): Usual => ({ imperial: value, metric: value });
 
@@ -70,6 +101,7 @@ const of = (
     among: schema instanceof z.ZodEnum ? schema.options.map(String) : undefined,
     words: masonryWords,
     stands: (value) => schema.safeParse(value).success,
+    applies: APPLIES[name],
     path: `choices.${name}`,
   };
 };

@@ -1,4 +1,4 @@
-import type { Slot, SlotDefault } from "../../parts/slot";
+import type { Slot, SlotDefault, SlotParameter } from "../../parts/slot";
 import type { AssemblyRef, Scalar } from "../../parts/use";
 import type { MeasuringSystem } from "../../units";
 import { MASONRY_PARAMETERS, type MasonryChoices, masonryChoicesSchema, usualMasonry } from "./parameters";
@@ -14,14 +14,16 @@ export type Built = {
 const PARAMETERS = new Map(MASONRY_PARAMETERS.map((each) => [each.name, each]));
 
 function settledOf(choices: Built["choices"], defaults: readonly SlotDefault[]): SettledMasonry {
-  const values: Record<string, unknown> = {};
+  // What such a part does not ask for is of no account to it, in either system.
+  const values: Record<string, unknown> = { ...usualMasonry("metric") };
   const assumed = new Set<string>();
   for (const { name, value, decided } of defaults) {
     values[name] = value;
     if (!decided) assumed.add(name);
   }
+  const asked = new Set(defaults.map((each) => each.name));
   for (const [name, value] of Object.entries(choices)) {
-    if (!PARAMETERS.get(name)?.stands(value)) continue;
+    if (!asked.has(name) || !PARAMETERS.get(name)?.stands(value)) continue;
     values[name] = value;
     assumed.delete(name);
   }
@@ -44,19 +46,19 @@ function remembered(choices: Built["choices"], defaults: readonly SlotDefault[])
   return known;
 }
 
-/** What a wall or a pier is built of. */
-export const masonrySlot = <P extends Built>(): Slot<P> => ({
+/** What a wall or a pier is built of, with the choices that come to something on it. */
+export const masonrySlot = <P extends Built>(parameters: readonly SlotParameter[], moreWords: string): Slot<P> => ({
   id: "masonry",
   question: "What is this built of?",
   words: "Built by this assembly",
   changeWords: "Change the assembly that builds it",
-  moreWords: "leaves, joints, bond, lintels, ties, damp course",
-  parameters: MASONRY_PARAMETERS,
+  moreWords,
+  parameters,
   of: ({ assembly, choices }) => ({ assembly, choices }),
   fill: (part, assembly) => ({ ...part, assembly }),
   choose: (part, choices) => ({ ...part, choices }),
   settle: (part, defaults) => ({ ...part, settled: remembered(part.choices, defaults) }),
-  assumed: ({ settled }) => settled?.assumed ?? new Set(MASONRY_PARAMETERS.map((each) => each.name)),
+  assumed: ({ settled }) => settled?.assumed ?? new Set(parameters.map((each) => each.name)),
   same: (a, b) => a.assembly === b.assembly && a.choices === b.choices,
   values: ({ settled }) => new Map(Object.entries(settled?.choices ?? {})),
 });

@@ -10,11 +10,15 @@ import { type Problem, problem } from "../../problems/problem";
 import { areaOf, formatLength, formatVolume, metres, millimetres, type Nanometres, toMetres } from "../../units";
 import { MASONRY_FUNCTIONS } from "../masonry-wall/functions";
 import { choicePoints } from "../masonry-wall/openPoints";
+import { MASONRY_PARAMETERS } from "../masonry-wall/parameters";
 import { unitProblems } from "../masonry-wall/problems";
 import { MASONRY_ROLES } from "../masonry-wall/roles";
 import { choicesOf, masonrySlot } from "../masonry-wall/slot";
 import type { PierUnit } from "./courses";
 import { type Pier, pierSchema } from "./schema";
+
+const PIER_CHOICES: readonly string[] = ["unit", "joints", "bedJoint", "perpendJoint", "method"];
+const PIER_PARAMETERS = MASONRY_PARAMETERS.filter(({ name }) => PIER_CHOICES.includes(name));
 
 const FIGURES = [
   ["length", "Length"],
@@ -155,12 +159,15 @@ export const pierKind: PartKind<Pier> = {
   quantities,
   roles: MASONRY_ROLES,
   functions: MASONRY_FUNCTIONS,
-  slot: masonrySlot(),
+  slot: masonrySlot(PIER_PARAMETERS, "joints, how it is counted"),
   outline: (pier) => ({ xNm: 0, yNm: 0, widthNm: pier.length.valueNm ?? 0, heightNm: pier.height.valueNm ?? 0 }),
   draw: drawPier,
   across: (pier) => ({ nearNm: -(pier.width.valueNm ?? 0) / 2, deepNm: pier.width.valueNm ?? 0 }),
   problems,
-  openPoints: (pier, context) => [...figurePoints(dimensions(pier), context.system), ...choicePoints(pier, context)],
+  openPoints: (pier, context) => [
+    ...figurePoints(dimensions(pier), context.system),
+    ...choicePoints(pier, context, PIER_PARAMETERS),
+  ],
   dimensions,
   ...figureSetters<Pier>((pier, path, to) => {
     if (path !== "length" && path !== "width" && path !== "height") {

@@ -1,0 +1,121 @@
+import { type AssemblyParameter, settlePart } from "../assemblies";
+import { masonryWallKind, type Part, pierKind, type Scalar, studWallKind } from "../kinds";
+import type { PartKind } from "../parts/partKind";
+import type { SlotParameter } from "../parts/slot";
+import { assemblyOf, library, openingOf, wallOf } from "../testing/library";
+import { masonryOf, pierOf } from "../testing/masonry";
+import { feet, inches, type MeasuringSystem, millimetres } from "../units";
+import { countPart } from "./countPart";
+
+type Choices = Readonly<Record<string, Scalar>>;
+
+type Tried = Pick<AssemblyParameter, "kind" | "default">;
+
+const BOOKS: Partial<
+  Record<AssemblyParameter["kind"], Readonly<Record<string, { readonly system: MeasuringSystem }>>>
+> = { section: library.sections, unit: library.units, sheet: library.sheets };
+
+/** Values worth trying for a choice: all of a few, and some to either side of a figure. */
+function valuesOf({ kind, default: usual }: Tried, among: readonly Scalar[] | undefined, system: MeasuringSystem) {
+  if (among) return among;
+  if (kind === "yes-no") return [true, false];
+  const book = BOOKS[kind];
+  if (book) return Object.keys(book).filter((id) => book[id]?.system === system);
+  if (kind === "length") return [0, 0.25, 0.5, 2, 4, 8, 12, 24, 48, 72, 144].map((each) => inches(each));
+  return [0, 1, 2, 3, 4, 6, Number(usual) * 1.5, Number(usual) / 2];
+}
+
+/** What a customer pays for, and what is said of it: no working, and no drawing. */
+const whatIsCounted = (part: Part, system: MeasuringSystem) => {
+  const { lines, scope } = countPart(part, system, library);
+  return JSON.stringify([scope, lines.map((line) => [line.key, line.itemCode, line.quantity, line.cutLengthsNm])]);
+};
+
+type Given<P> = {
+  readonly system: MeasuringSystem;
+  readonly part: P;
+  readonly assemblyIds: readonly string[];
+  /** What else is chosen: a choice has to come to something with one of them. */
+  readonly others: readonly Choices[];
+};
+
+/** Names of the choices whose every value comes to the same, whatever else is chosen. */
+function withoutEffect<P extends Part>(kind: PartKind<P>, { system, part, assemblyIds, others }: Given<P>): string[] {
+  const { slot } = kind;
+  if (!slot) throw new Error(`withoutEffect: a ${kind.label} has no slot`);
+  const reaches = (id: string, name: string, values: readonly Scalar[]) =>
+    others.some((also) => {
+      const built = slot.choose(slot.fill(part, { id, version: 1 }), also);
+      const comesTo = values.map((value) => whatIsCounted(slot.choose(built, { ...also, [name]: value }), system));
+      return new Set(comesTo).size > 1;
+    });
+  /** Whether it is asked for at all, where something else is chosen. */
+  const asked = (id: string, also: Choices, applies: SlotParameter["applies"]) => {
+    const built = slot.choose(slot.fill(part, { id, version: 1 }), also);
+    return applies?.(slot.values(settlePart(built, system, library))) ?? true;
+  };
+  const ofSlot = slot.parameters.filter(({ name, kind: is, usual, among, stands, applies }) => {
+    if (!assemblyIds.some((id) => others.some((also) => asked(id, also, applies)))) return false;
+    const values = valuesOf({ kind: is, default: usual?.[system] ?? 1 }, among, system).filter(stands);
+    return !assemblyIds.some((id) => reaches(id, name, values));
+  });
+  const known = new Set(slot.parameters.map((each) => each.name));
+  const own = assemblyIds.flatMap((id) => {
+    const { parameters } = assemblyOf(system, id);
+    return parameters.flatMap((each) => {
+      const among = each.choices?.map(({ value }) => value);
+      return known.has(each.name) || reaches(id, each.name, valuesOf(each, among, system))
+        ? []
+        : [`${id}: ${each.name}`];
+    });
+  });
+  return [...ofSlot.map((each) => each.name), ...own];
+}
+
+const window = openingOf("window", "w", {
+  positionNm: feet(5),
+  widthNm: feet(7),
+  heightNm: feet(4),
+  sillNm: feet(3),
+});
+const door = openingOf("door", "d", { positionNm: feet(16), widthNm: feet(3), heightNm: feet(6) });
+
+describe("every choice there is reaches the count", () => {
+  it("of a stud wall", () => {
+    const openings = [window, door].map((each) => ({ ...each, measuredAs: "unit" as const }));
+    const wall = wallOf("imperial", { lengthNm: feet(29), heightNm: feet(9), openings });
+    const all = { bearing: true, sheathed: true, boardsNear: 1, insulated: true, membrane: true };
+    const dead = withoutEffect(studWallKind, {
+      system: "imperial",
+      part: {
+        ...wall,
+        ends: { left: "corner-through", right: "free" },
+        meetings: [{ positionNm: feet(23), thicknessNm: inches(4.5), withName: "Partition" }],
+      },
+      assemblyIds: ["inside-wall", "outside-wall", "partition", "party-wall"],
+      others: [{}, all, { membrane: true, membraneWidth: feet(3) }],
+    });
+    expect(dead).toEqual([]);
+  });
+
+  const ofMasonry = (id: string) =>
+    withoutEffect(masonryWallKind, {
+      system: "metric",
+      part: masonryOf("metric", { lengthNm: feet(40), heightNm: feet(8), openings: [window, door] }),
+      assemblyIds: [id],
+      others: [{}, { joints: "own" }, { bedJoint: millimetres(12) }],
+    });
+  it.each(["brick-wall", "block-wall", "stone-wall", "cavity-wall", "brick-veneer"])("of masonry: %s", (id) => {
+    expect(ofMasonry(id)).toEqual([]);
+  });
+
+  it("of a pier", () => {
+    const dead = withoutEffect(pierKind, {
+      system: "imperial",
+      part: pierOf("imperial", [feet(2), feet(2), feet(6)]),
+      assemblyIds: ["brick-pier"],
+      others: [{}, { joints: "own" }],
+    });
+    expect(dead).toEqual([]);
+  });
+});
