@@ -44,7 +44,7 @@ const isSource = (path: string): boolean =>
 function copyFor(worker: number): string {
   const home = join(WORK, `copy-${worker}`);
   rmSync(home, { recursive: true, force: true });
-  for (const part of ["packages/core", "library", "docs"])
+  for (const part of ["packages/core", "packages/app/src", "packages/server/src", "library", "docs"])
     cpSync(join(ROOT, part), join(home, part), { recursive: true });
   symlinkSync(join(ROOT, "node_modules"), join(home, "node_modules"));
   const swc = { jsc: { parser: { syntax: "typescript" }, target: "es2022" }, module: { type: "commonjs" } };

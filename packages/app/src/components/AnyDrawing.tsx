@@ -8,10 +8,13 @@ type Props = {
   readonly heightPx: number;
   readonly litIds?: ReadonlySet<string>;
   readonly showFigures?: boolean;
+  /** Of an elevation: the figure that is being typed, and what opens one. */
+  readonly activePath?: string | undefined;
+  readonly onDimension?: ((path: string) => void) | undefined;
 };
 
 /** A drawing of whichever kind, to look at; nothing for what has none. */
-export function AnyDrawing({ drawing, description, heightPx, litIds, showFigures = true }: Props) {
+export function AnyDrawing({ drawing, description, heightPx, litIds, showFigures = true, ...figures }: Props) {
   if (drawing.kind === "none") return null;
   if (drawing.kind === "plan") {
     return (
@@ -31,6 +34,7 @@ export function AnyDrawing({ drawing, description, heightPx, litIds, showFigures
       heightPx={heightPx}
       {...(litIds ? { litIds } : {})}
       showDimensions={showFigures}
+      {...figures}
     />
   );
 }

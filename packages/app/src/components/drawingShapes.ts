@@ -63,10 +63,12 @@ export function rectanglePath(shape: DrawnRectangle, fit: Fit): string {
 
 /** Each unit of a course by itself, so that its joints show. */
 function unitsPath({ jointNm = 0, ...shape }: DrawnRectangle, unitNm: number, fit: Fit): string {
-  const [width, height] = [px(Math.max(0.5, unitNm * fit.pxPerNm)), px(Math.max(0.5, shape.heightNm * fit.pxPerNm))];
+  const height = px(Math.max(0.5, shape.heightNm * fit.pxPerNm));
   const top = px(fit.y(shape.yNm + shape.heightNm));
   let path = "";
   for (let atNm = 0; atNm < shape.widthNm; atNm += unitNm + jointNm) {
+    // The last one may be cut.
+    const width = px(Math.max(0.5, Math.min(unitNm, shape.widthNm - atNm) * fit.pxPerNm));
     path += `M${px(fit.x(shape.xNm + atNm))} ${top}h${width}v${height}h${-width}z`;
   }
   return path;

@@ -50,7 +50,13 @@ export default function PierScreen({ part }: { readonly part: Pier }) {
   return (
     <PartLayout
       drawing={(heightPx) => (
-        <AnyDrawing drawing={drawn} description={`Elevation of ${part.name}`} heightPx={heightPx} showFigures={false} />
+        <AnyDrawing
+          drawing={drawn}
+          description={`Elevation of ${part.name}`}
+          heightPx={heightPx}
+          activePath={active}
+          onDimension={show}
+        />
       )}
       pad={active ? <PartPad part={part} slots={slots} path={active} onMove={show} /> : null}
       lists={

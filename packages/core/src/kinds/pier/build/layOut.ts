@@ -3,7 +3,7 @@ import type { CoursePiece } from "../../../drawing/piece";
 import type { LaidPart, Site } from "../../../layouts";
 import { coursesNm } from "../../../parts/masonryUnit";
 import { ownValue } from "../../../records/ownValue";
-import { areaOf, formatLength, toMetres } from "../../../units";
+import { areaOf, formatLength, type Nanometres, toMetres } from "../../../units";
 import { perSquareMetre, volumeOf } from "../../masonry-wall/build/amounts";
 import { masonryAnswers } from "../../masonry-wall/build/answers";
 import { formulaChoices } from "../../masonry-wall/build/layOut";
@@ -17,6 +17,28 @@ function planM2({ length, width, hollow }: Pier, { unit }: PierUnit): number {
   return hollow ? areaOf(2 * (a + b - 2 * t), t) : areaOf(a, b);
 }
 
+type Face = Pick<CoursePiece, "count" | "unitNm" | "xNm" | "widthNm">;
+
+/**
+ * One course as it is seen square on. Every second one is turned and begins with a header, so that no joint lies over another;
+ * one that is too thin to be turned is stacked.
+ */
+function faceOf(pier: Pier, { unit, perpendNm }: PierUnit, count: number, turned: boolean): Face[] {
+  const [lengthNm, widthNm] = [pier.length.valueNm ?? 0, pier.width.valueNm ?? 0];
+  const headerNm = unit.thicknessNm;
+  const restNm = lengthNm - headerNm - perpendNm;
+  const canTurn = restNm > 0 && widthNm >= unit.lengthNm && count > 1;
+  const courseOf = (units: number, xNm: Nanometres, alongNm: Nanometres): Face => ({
+    count: units,
+    unitNm: Math.min(unit.lengthNm, alongNm),
+    xNm,
+    widthNm: alongNm,
+  });
+  if (!turned || !canTurn) return [courseOf(count, 0, lengthNm)];
+  const header = { count: 1, unitNm: headerNm, xNm: 0, widthNm: headerNm };
+  return [courseOf(count - 1, headerNm + perpendNm, restNm), header];
+}
+
 /** Lays a pier course by course: as many units in each as go round it, or fill it. */
 export function layOutPier(pier: Pier, _assembly: Assembly, { context, library }: Site): LaidPart {
   const choices = choicesOf(pier, context.system);
@@ -25,23 +47,21 @@ export function layOutPier(pier: Pier, _assembly: Assembly, { context, library }
   const [lengthNm, widthNm, heightNm] = [pier.length.valueNm ?? 0, pier.width.valueNm ?? 0, pier.height.valueNm ?? 0];
   const each = unitsACourse(lengthNm, widthNm, pier.hollow, of);
   const courses = coursesUpTo(heightNm, of);
-  const pieces = Array.from({ length: courses }, (_, course): CoursePiece => {
+  const faces = [0, 1].map((turn) => faceOf(pier, of, each, turn === 1));
+  const pieces = Array.from({ length: courses }, (_, course): CoursePiece[] => {
     const bottomNm = coursesNm(unit, bedNm, course) + bedNm;
     const topNm = Math.min(heightNm, coursesNm(unit, bedNm, course + 1));
-    return {
-      id: `pier-${course + 1}`,
+    return (faces[course % 2] ?? []).map((face, index) => ({
+      id: `pier-${course + 1}${index === 0 ? "" : "-header"}`,
       role: "outer-unit",
       itemId: unit.id,
       tone: unit.material,
-      count: each,
-      unitNm: Math.min(unit.lengthNm, lengthNm),
+      ...face,
       jointNm: perpendNm,
-      xNm: 0,
       yNm: bottomNm,
-      widthNm: lengthNm,
       heightNm: Math.max(0, topNm - bottomNm),
-    };
-  });
+    }));
+  }).flat();
   const units = each * courses;
   const volumeM3 = planM2(pier, of) * toMetres(heightNm);
   const byArea = (planM2(pier, of) / toMetres(unit.thicknessNm)) * toMetres(heightNm) * perSquareMetre(of);
