@@ -49,8 +49,8 @@ export type CountLine = {
   /** The placed pieces it counts; empty for what is not drawn. */
   readonly pieceIds: readonly string[];
   readonly labourTask?: string | undefined;
-  /** What is handled, where that is not what is bought of it: labour is reckoned on it. */
-  readonly handled?: number | undefined;
+  /** What is ordered of it, where that is less than its quantity: offcuts of other parts cover the rest. */
+  readonly ordered?: number | undefined;
   /** Roles of the sheets that it counts whole: they can be cut from the same sheets as those of other parts. */
   readonly sheetRoles?: readonly string[] | undefined;
   /** Written when it is first read: most lines are never opened. */

@@ -33,7 +33,7 @@ export class CountedLine implements CountLine {
   readonly wastePercent: number | undefined;
   readonly cutLengthsNm: CountLine["cutLengthsNm"];
   readonly labourTask: string | undefined;
-  readonly handled: number | undefined;
+  readonly ordered: number | undefined;
   readonly sheetRoles: readonly string[] | undefined;
   readonly #later: Later;
   #pieceIds: readonly string[] | undefined;
@@ -63,7 +63,7 @@ export class CountedLine implements CountLine {
     this.wastePercent = line.wastePercent;
     this.cutLengthsNm = line.cutLengthsNm;
     this.labourTask = line.labourTask;
-    this.handled = line.handled;
+    this.ordered = line.ordered;
     this.sheetRoles = line.sheetRoles;
     this.#later = later;
   }

@@ -21,7 +21,7 @@ const boards = (walls: readonly StudWall[]) => {
   const lines = counts.flatMap((count) => count.lines.filter((line) => line.rule === "boards"));
   return {
     lines,
-    shares: lines.reduce((sum, line) => sum + line.quantity, 0),
+    shares: lines.reduce((sum, line) => sum + (line.ordered ?? line.quantity), 0),
     bought: order.lines.find((line) => line.itemCode.startsWith("sheet/board")),
   };
 };
@@ -34,23 +34,26 @@ describe("sheets nested over the job", () => {
       countPart(wall, "imperial", library).lines.find((line) => line.rule === "boards"),
     );
     expect(alone.reduce((sum, line) => sum + (line?.quantity ?? 0), 0)).toBe(64);
-    const { lines, shares } = boards(walls);
+    const { lines, shares, bought } = boards(walls);
     expect(shares).toBe(52);
-    expect(lines.map((line) => line.quantity)).toEqual(Array.from({ length: 8 }, () => 6.5));
-    expect(lines[0]?.working.withNumbers).toMatch(
-      /52 sheets over the whole job instead of 64: its share by area = 6.5/,
-    );
-    // What is hung is what it was: labour is reckoned on it.
-    expect(lines.map((line) => line.handled)).toEqual(Array.from({ length: 8 }, () => 8));
+    // Each wall still says what is hung on it, and labour is reckoned on that.
+    expect(lines.map((line) => [line.quantity, line.ordered])).toEqual(Array.from({ length: 8 }, () => [8, 6.5]));
+    expect(lines[0]?.working.steps.at(-1)).toEqual({
+      label: "its share of the 52 ordered for the whole job instead of 64",
+      value: "6.5",
+    });
+    expect(bought?.note).toMatch(/^64 .*12 spared by cutting over the whole job/);
+    const [wasted = 0] = [bought?.waste.match(/^(\d+) %/)?.[1] ?? 0].map(Number);
+    expect(bought?.quantity).toBe(Math.ceil(52 * (1 + wasted / 100) - 1e-9));
   });
 
   it("walls that leave no strips are as they are, and so is what somebody set by hand", () => {
     const even = partition("even", feet(12));
-    expect(boards([even, { ...even, id: "other" }]).lines.map((line) => line.quantity)).toEqual([6, 6]);
+    expect(boards([even, { ...even, id: "other" }]).lines.map((line) => line.ordered)).toEqual([undefined, undefined]);
     const byHand = { ...partition("hand"), handSet: [{ line: "boards", quantity: 9, reason: "Stock in the yard" }] };
     const { lines } = boards([byHand, partition("a"), partition("b")]);
-    expect(lines[0]?.quantity).toBe(9);
-    expect(lines[1]?.handled).toBe(8);
+    expect([lines[0]?.quantity, lines[0]?.ordered]).toEqual([9, undefined]);
+    expect([lines[1]?.quantity, lines[1]?.ordered]).toEqual([8, 6.5]);
   });
 
   it("adds up to no more than part by part, to a whole number, whatever the walls and how often they are built", () => {
@@ -93,7 +96,7 @@ describe("sheets nested over the job", () => {
     const changed = sheets.apply([longer, ...alone.slice(1)]);
     const fresh = new JobSheets().apply([longer, ...alone.slice(1)]);
     const said = (counts: typeof fresh) =>
-      counts.flatMap((count) => count.lines.map((line) => [line.id, line.quantity]));
+      counts.flatMap((count) => count.lines.map((line) => [line.id, line.quantity, line.ordered]));
     expect(said(changed)).toEqual(said(fresh));
   });
 });

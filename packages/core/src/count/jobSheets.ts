@@ -47,7 +47,7 @@ const areaOfAll = ({ pieces, times }: Wanted): number =>
   times * pieces.reduce((sum, { widthNm, heightNm }) => sum + areaOf(widthNm, heightNm), 0);
 
 /**
- * What each line of a group comes to when the pieces of all of them are cut from the same sheets: by their areas, adding up to
+ * What is ordered of each line of a group when the pieces of all of them are cut from the same sheets: by their areas, adding up to
  * the sheets there are. Nothing where that saves none.
  */
 function sharesOf({ wanted }: Group): Shares {
@@ -65,21 +65,16 @@ function sharesOf({ wanted }: Group): Shares {
       const last = index === wanted.length - 1;
       const quantity = last ? left : Number(((together * areaOfAll(each)) / whole).toFixed(4));
       left = Number((left - quantity).toFixed(4));
-      const words = `${together} sheets over the whole job instead of ${alone}: its share by area`;
+      const words = `its share of the ${together} ordered for the whole job instead of ${alone}`;
       return [each.line.id, { quantity, words }];
     }),
   );
 }
 
 function shared(line: CountedLine, { quantity, words }: Share): CountedLine {
-  return line.withWorking({ quantity, computed: quantity, handled: line.quantity }, (working) => ({
+  return line.withWorking({ ordered: quantity }, (working) => ({
     ...working,
-    withNumbers: `${working.withNumbers}; ${words} = ${quantity}`,
-    steps: [
-      ...working.steps,
-      { label: "sheets of this part alone", value: String(line.quantity) },
-      { label: "its share of the sheets over the job", value: String(quantity) },
-    ],
+    steps: [...working.steps, { label: words, value: String(Number(quantity.toFixed(2))) }],
   }));
 }
 

@@ -96,7 +96,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     wastePercent: rule.wastePercent ?? standardWaste(library.standard, itemCode),
     cutLengthsNm,
     labourTask: rule.task,
-    handled: undefined,
+    ordered: undefined,
     sheetRoles: compiled.countsSheets ? compiled.roles : undefined,
     byHand: undefined,
   };

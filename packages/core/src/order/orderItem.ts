@@ -8,8 +8,9 @@ import { wasteOf } from "./toCut";
 import type { Way } from "./waysOfBuying";
 
 const countedOf = (lines: readonly CountLine[]): number => lines.reduce((sum, line) => sum + line.quantity, 0);
+const boughtOf = (line: CountLine): number => line.ordered ?? line.quantity;
 const withWaste = (lines: readonly CountLine[], item: PriceItem): number =>
-  lines.reduce((sum, line) => sum + line.quantity * (1 + wasteOf(line, item) / 100), 0);
+  lines.reduce((sum, line) => sum + boughtOf(line) * (1 + wasteOf(line, item) / 100), 0);
 
 /** The share that is added for waste, in words: one where it is the same on all lines. */
 function wasteWords(lines: readonly CountLine[], item: PriceItem): string {
@@ -29,6 +30,12 @@ const shared = ({ item, lines, system }: Counted) => ({
   need: quantityText(countedOf(lines), lines[0]?.unit ?? "piece", system),
   waste: wasteWords(lines, item),
 });
+
+/** What offcuts of one part spare on another. */
+function sparedWords(lines: readonly CountLine[]): string {
+  const spared = Math.round(lines.reduce((sum, line) => sum + line.quantity - boughtOf(line), 0));
+  return spared > 0 ? `${spared} spared by cutting over the whole job` : "";
+}
 
 const noteOf = (need: string, waste: string, packs: string): string =>
   [need + (waste ? ` + ${waste}` : ""), packs].filter(Boolean).join(", ");
@@ -67,7 +74,7 @@ export function orderPacks(counted: Counted, { unit }: Extract<Way, { by: "pack"
     quantity: wholePacks(withWaste(lines, item), holds),
     unitName,
     unitPrice: buying.price,
-    note: noteOf(own.need, own.waste, packs),
+    note: [noteOf(own.need, own.waste, packs), sparedWords(lines)].filter(Boolean).join(", "),
   };
   if (!first) return { lines: [line], problems: told(`${said} too. That does not add up, so it is ordered apart.`) };
   if (unit === "count" || buying.by === "cover") return { lines: [line], problems: [] };

@@ -165,7 +165,7 @@ function taskLines(
 ): CostLine[] {
   return pricing.tasks.flatMap((task): CostLine[] => {
     const lines = all.filter((line) => line.labourTask === task.id && line.unit !== "hour");
-    const quantity = Number(lines.reduce((sum, line) => sum + (line.handled ?? line.quantity), 0).toFixed(3));
+    const quantity = Number(lines.reduce((sum, line) => sum + line.quantity, 0).toFixed(3));
     if (quantity === 0) return [];
     const percent = productivity(task.id);
     const hours = new Big(task.hoursPerUnit).times(quantity).times(percent).div(100).round(4);

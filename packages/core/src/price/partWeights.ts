@@ -8,7 +8,7 @@ export type PartWeight = { readonly partId: string; readonly name: string; reado
 /** How much of an item a line uses, for sharing what is bought between parts: metres where it is a length, else the count. */
 function usageOf(line: CountLine, stockNm: number | undefined): number {
   if (line.cutLengthsNm.length > 0) return toMetres(line.cutLengthsNm.reduce((sum, lengthNm) => sum + lengthNm, 0));
-  if (line.unit === "length" || stockNm === undefined) return line.quantity;
+  if (line.unit === "length" || stockNm === undefined) return line.ordered ?? line.quantity;
   return line.quantity * toMetres(stockNm);
 }
 
@@ -40,7 +40,7 @@ export function partWeights(
   const weightOf = (line: CountLine): number => {
     const { labourTask: task = "" } = line;
     const usual = line.unit === "hour" ? 1 : (hours.get(task) ?? 0);
-    const labour = ((line.handled ?? line.quantity) * usual * productivity(task)) / 100;
+    const labour = (line.quantity * usual * productivity(task)) / 100;
     return (material.get(line.id) ?? 0) + labour * Number(pricing.ratePerHour);
   };
   return counts.map((count) => ({
