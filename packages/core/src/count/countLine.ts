@@ -49,7 +49,7 @@ export type CountLine = {
   /** The placed pieces it counts; empty for what is not drawn. */
   readonly pieceIds: readonly string[];
   readonly labourTask?: string | undefined;
-  /** What is ordered of it, where that is less than its quantity: offcuts of other parts cover the rest. */
+  /** Its share of what is ordered, where cutting over the whole job spares some. */
   readonly ordered?: number | undefined;
   /** Roles of the sheets that it counts whole: they can be cut from the same sheets as those of other parts. */
   readonly sheetRoles?: readonly string[] | undefined;
