@@ -98,5 +98,12 @@ describe("sheets nested over the job", () => {
     const said = (counts: typeof fresh) =>
       counts.flatMap((count) => count.lines.map((line) => [line.id, line.quantity, line.ordered]));
     expect(said(changed)).toEqual(said(fresh));
+    // Half as many: each has the same share, of another total.
+    const steps = (counts: typeof fresh) =>
+      counts.flatMap((count) => count.lines.map((line) => line.working.steps.at(-1)?.label));
+    const eight = Array.from({ length: 8 }, (_, index) => countPart(partition(`e${index}`), "imperial", library));
+    const remembering = new JobSheets();
+    remembering.apply(eight);
+    expect(steps(remembering.apply(eight.slice(0, 4)))).toEqual(steps(new JobSheets().apply(eight.slice(0, 4))));
   });
 });

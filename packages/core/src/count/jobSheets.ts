@@ -115,7 +115,10 @@ export class JobSheets {
       if (own.every((share) => share === undefined)) return count;
       const known = this.made.get(count.partId);
       const same =
-        known?.from === count && known.shares.every((share, index) => share?.quantity === own[index]?.quantity);
+        known?.from === count &&
+        known.shares.every(
+          (share, index) => share?.words === own[index]?.words && share?.quantity === own[index]?.quantity,
+        );
       const to = same
         ? known.to
         : withLines(
