@@ -92,6 +92,8 @@ const unknownPartSchema = z.object({ id: z.string(), name: z.string(), why: z.st
 
 export const fullJobSchema = z
   .object({
+    /** The last change that this answer knows of; none in one that the device kept from an earlier version. */
+    change: z.number().optional(),
     job: jobRecordSchema,
     parts: z.array(storedPartSchema),
     /** As it is kept on the device. */
@@ -105,6 +107,25 @@ export const fullJobSchema = z
     return { ...rest, parts, unknownParts: [...kept, ...unknownParts] };
   });
 export type FullJob = z.infer<typeof fullJobSchema>;
+
+/** What of a job changed since a change that is known: nothing but the number where nothing did. */
+export const jobChangesSchema = z.object({
+  change: z.number(),
+  changed: z
+    .object({
+      job: jobRecordSchema,
+      parts: z.array(storedPartSchema),
+      assemblies: knownOf(recordOf(assemblyRecord)),
+      standard: recordOf(standardRecord).nullable().catch(null),
+    })
+    .transform(({ parts: stored, ...rest }) => ({
+      ...rest,
+      ...sorted(stored.filter((each) => !each.binned)),
+      binned: stored.filter((each) => each.binned).map((each) => ({ id: each.id, revision: each.revision })),
+    }))
+    .optional(),
+});
+export type JobChanges = z.infer<typeof jobChangesSchema>;
 
 export const priceRecordSchema = z.object({ revision: z.number(), item: recordOf(priceItemRecord) });
 export const priceListSchema = z.object({ items: knownOf(priceRecordSchema) });

@@ -6,7 +6,7 @@ import { useJob } from "../job/JobContext";
 
 /** The way to how the job is built; it says so where an assembly has a newer version than the job was counted with. */
 export function BuiltLink() {
-  const { parts, rules, record, jobId } = useJob();
+  const { parts, rules, record, jobId } = useJob("parts", "rules", "record", "jobId");
   const { system } = record.job;
   const newer = useMemo(() => {
     const newest = new Map(newestAssemblies(system, rules.assemblies).map((each) => [each.id, each.version]));

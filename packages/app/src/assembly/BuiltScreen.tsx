@@ -21,7 +21,7 @@ import { useStandards } from "./standards";
 
 /** How the job is built: its house standard, and the versions of the assemblies it is counted with. */
 export function BuiltScreen() {
-  const { parts, rules, record } = useJob();
+  const { parts, rules, record } = useJob("parts", "rules", "record");
   const { system } = record.job;
   const used = useMemo(() => usedAssemblies(parts), [parts]);
   const newest = useMemo(() => newestAssemblies(system, rules.assemblies), [system, rules.assemblies]);
@@ -53,7 +53,7 @@ type UsedProps = {
 };
 
 function Used({ used, now, latest }: UsedProps) {
-  const { parts, rules, record, saveParts } = useJob();
+  const { parts, rules, record, saveParts } = useJob("parts", "rules", "record", "saveParts");
   const [open, setOpen] = useState(false);
   const having = parts.filter((part) => usesIt(part, used));
   const newer = latest !== undefined && latest.version > used.version ? latest : undefined;
@@ -101,7 +101,7 @@ const NONE = "none";
 
 /** The set of defaults a job is counted by; another is looked at before it is taken. */
 function Standard() {
-  const { record, parts, rules, changeJob } = useJob();
+  const { record, parts, rules, changeJob } = useJob("record", "parts", "rules", "changeJob");
   const session = useSession().data;
   const standards = useStandards();
   const { standard: ref, system } = record.job;

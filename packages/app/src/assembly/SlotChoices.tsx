@@ -17,7 +17,7 @@ import { memo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Faint, Strong, Title, Warning } from "../components/Text";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { ApplySheet } from "./ApplySheet";
 import { ParameterField } from "./ParameterField";
 
@@ -44,7 +44,7 @@ const parameterFor = (own: SlotParameter, assembly: Assembly, value: Scalar): As
 
 /** How a part is built: the assembly in its slot, and the choices there are. A press on the one that stands confirms it. */
 export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) {
-  const { context, rules } = useJobActions();
+  const { context, rules } = useJob("context", "rules");
   const [refusal, setRefusal] = useState<string>();
   const [more, setMore] = useState(false);
   const { slot } = kindOf(part);
@@ -133,7 +133,7 @@ function sameChoices(a: Props, b: Props): boolean {
 
 /** Which assembly builds it. */
 function SlotPicker({ part, onChange }: { readonly part: Part; readonly onChange: (change: Change) => void }) {
-  const { rules, context } = useJobActions();
+  const { rules, context } = useJob("rules", "context");
   const [open, setOpen] = useState(false);
   const slot = slotOf(part);
   if (!slot) return null;

@@ -14,14 +14,14 @@ import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { Plus, Trash2 } from "../icons";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { newId } from "../sync/newId";
 import { ApplySheet } from "./ApplySheet";
 import { ParameterField } from "./ParameterField";
 
 /** What else is built on a part: assemblies that apply to it, each with its own choices. */
 export const UsesPanel = memo(function UsesPanel({ part }: { readonly part: Part }) {
-  const { rules, context, changePart } = useJobActions();
+  const { rules, context, changePart } = useJob("rules", "context", "changePart");
   const [adding, setAdding] = useState(false);
   const { system } = context;
   const offered = newestAssemblies(system, rules.assemblies).filter(
@@ -73,7 +73,7 @@ type UseProps = {
 };
 
 function Use({ use, onChange, onRemove }: UseProps) {
-  const { rules, context, jobId } = useJobActions();
+  const { rules, context, jobId } = useJob("rules", "context", "jobId");
   const { system } = context;
   const assembly = findAssembly(use.assembly, system, rules);
   if (!assembly) {

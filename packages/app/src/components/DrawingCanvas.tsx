@@ -1,7 +1,7 @@
 import type { DrawnDimension, DrawnRectangle, ElevationDrawing } from "@wide-porch/core";
 import { memo, useMemo, useState } from "react";
 import { type GestureResponderEvent, Pressable, View } from "react-native";
-import Svg, { G, Line, Path, Text as SvgText } from "react-native-svg";
+import Svg, { G, Path, Text as SvgText } from "react-native-svg";
 import { TONES, toneOf } from "../theme/tokens";
 import { useTokens } from "../theme/useTokens";
 import { extentOf, type Fit, fitDrawing, neededHeightPx, type PlacedDimension, placeDimension } from "./drawingFit";
@@ -24,7 +24,7 @@ type Props = {
 };
 
 /** Draws the drawing model in ink on paper. Figures that can be typed are buttons laid over it. */
-export function DrawingCanvas(props: Props) {
+export const DrawingCanvas = memo(function DrawingCanvas(props: Props) {
   const { drawing, description, showDimensions = true } = props;
   const [widthPx, setWidthPx] = useState(0);
   const { widthNm, heightNm, rows } = extentOf(drawing, showDimensions);
@@ -49,8 +49,9 @@ export function DrawingCanvas(props: Props) {
             <Svg width={widthPx} height={heightPx}>
               <Shapes rectangles={drawing.rectangles} fit={fit} litIds={props.litIds} activeOpening={activeOpening} />
               {props.marks ? <MarkTexts rectangles={drawing.rectangles} marks={props.marks} fit={fit} /> : null}
+              <DimensionLines placed={placed} activePath={props.activePath} />
               {placed.map((each) => (
-                <DimensionLine
+                <DimensionText
                   key={each.dimension.id}
                   placed={each}
                   active={isActive(each.dimension, props.activePath)}
@@ -65,7 +66,7 @@ export function DrawingCanvas(props: Props) {
       ) : null}
     </View>
   );
-}
+});
 
 const isActive = (dimension: DrawnDimension, path: string | undefined): boolean =>
   path !== undefined && dimension.path === path;
@@ -114,42 +115,45 @@ function pressOn(drawing: ElevationDrawing, fit: Fit, onPiece: Props["onPiece"])
   };
 }
 
-function DimensionLine({ placed, active }: { placed: PlacedDimension; active: boolean }) {
+const strokeOf = ({ x1, y1, x2, y2 }: PlacedDimension["line"]): string => `M${x1} ${y1}L${x2} ${y2}`;
+
+type LinesProps = { readonly placed: readonly PlacedDimension[]; readonly activePath: string | undefined };
+
+/** All dimension lines in one path and their ticks in another: each shape of its own costs a part of a frame. */
+function DimensionLines({ placed, activePath }: LinesProps) {
   const { colour } = useTokens();
-  const ink = active ? colour("pine") : colour("faint");
-  const { line, text, dimension } = placed;
-  const width = active ? 2 : 1;
+  const [active, still] = [true, false].map((wanted) =>
+    placed.filter((each) => isActive(each.dimension, activePath) === wanted),
+  );
+  const linesOf = (some: readonly PlacedDimension[] = []) => some.map((each) => strokeOf(each.line)).join("");
+  const ticksOf = (some: readonly PlacedDimension[] = []) => some.flatMap((each) => each.ticks.map(strokeOf)).join("");
   return (
     <G>
-      <Line x1={line.x1} y1={line.y1} x2={line.x2} y2={line.y2} stroke={ink} strokeWidth={width} />
-      {placed.ticks.map((tick) => (
-        <Line key={`${tick.x1},${tick.y1}`} {...tick} stroke={ink} strokeWidth={1.6} />
-      ))}
-      {placed.fits && !(dimension.path && placed.button) ? (
-        <SvgText
-          x={text.x}
-          y={text.y}
-          fontSize={placed.fontSizePx}
-          fill={colour("faint")}
-          fontFamily="Atkinson-Regular"
-          textAnchor="middle"
-        >
-          {dimension.text}
-        </SvgText>
-      ) : null}
-      {placed.fits && dimension.path && placed.button ? (
-        <SvgText
-          x={text.x}
-          y={text.y}
-          fontSize={placed.fontSizePx}
-          fill={active ? colour("pine") : colour("ink")}
-          fontFamily="Atkinson-SemiBold"
-          textAnchor="middle"
-        >
-          {dimension.text}
-        </SvgText>
-      ) : null}
+      <Path d={linesOf(still)} stroke={colour("faint")} strokeWidth={1} />
+      <Path d={ticksOf(still)} stroke={colour("faint")} strokeWidth={1.6} />
+      <Path d={linesOf(active)} stroke={colour("pine")} strokeWidth={2} />
+      <Path d={ticksOf(active)} stroke={colour("pine")} strokeWidth={1.6} />
     </G>
+  );
+}
+
+function DimensionText({ placed, active }: { placed: PlacedDimension; active: boolean }) {
+  const { colour } = useTokens();
+  const { text, dimension, button } = placed;
+  if (!placed.fits) return null;
+  const typed = dimension.path !== undefined && button !== undefined;
+  const ink = active ? "pine" : "ink";
+  return (
+    <SvgText
+      x={text.x}
+      y={text.y}
+      fontSize={placed.fontSizePx}
+      fill={colour(typed ? ink : "faint")}
+      fontFamily={typed ? "Atkinson-SemiBold" : "Atkinson-Regular"}
+      textAnchor="middle"
+    >
+      {dimension.text}
+    </SvgText>
   );
 }
 

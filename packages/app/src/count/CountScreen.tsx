@@ -26,7 +26,7 @@ export function CountScreen() {
   const wide = useWide();
   const router = useRouter();
   const { line: lineId, view: asked, lit } = useLocalSearchParams<{ line?: string; view?: string; lit?: string }>();
-  const { reckoning, failure } = useJob();
+  const { reckoning, failure } = useJob("reckoning", "failure");
   const view: Shown = VIEWS.find((each) => each.value === asked)?.value ?? "counted";
   if (!reckoning)
     return failure ? <Warning role="alert">{`Counting failed: ${failure}`}</Warning> : <Waiting what="the count" />;

@@ -30,7 +30,7 @@ const ALL = "";
 
 /** Every quantity of the job, under the headings asked for. */
 export function Counted({ counts, onOpen, shownId }: Props) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const [by, setBy] = useState<Grouping>("part");
   const [search, setSearch] = useState("");
   const [trade, setTrade] = useState(ALL);

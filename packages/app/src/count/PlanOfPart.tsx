@@ -6,7 +6,7 @@ import { PlanCanvas } from "../plan/PlanCanvas";
 
 /** Where a counted wall or room is: its storey from above, with it marked. Nothing for what stands on no plan. */
 export function PlanOfPart({ partId, name }: { readonly partId: string; readonly name: string }) {
-  const { parts, plan, context } = useJob();
+  const { parts, plan, context } = useJob("parts", "plan", "context");
   const part = parts.find((each) => each.id === partId);
   const storey = plan.storeys.find((each) => each.name === part?.storey);
   const drawing = useMemo(() => {

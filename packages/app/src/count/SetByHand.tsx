@@ -16,7 +16,7 @@ const others = (part: Part, line: CountLine) => part.handSet.filter((each) => ea
 
 /** A count can be set by hand with a reason. What was computed stays beside it, and it can be given back. */
 export function SetByHand({ line }: { readonly line: CountLine }) {
-  const { changePart, record } = useJob();
+  const { changePart, record } = useJob("changePart", "record");
   const [open, setOpen] = useState(false);
   const { system } = record.job;
   if (line.byHand !== undefined) {
@@ -49,7 +49,7 @@ export function SetByHand({ line }: { readonly line: CountLine }) {
 }
 
 function Form({ line, onDone }: { readonly line: CountLine; readonly onDone: () => void }) {
-  const { changePart } = useJob();
+  const { changePart } = useJob("changePart");
   const [typed, setTyped] = useState(String(Number(line.quantity.toFixed(3))));
   const [reason, setReason] = useState(line.byHand ?? "");
   const [tried, setTried] = useState(false);

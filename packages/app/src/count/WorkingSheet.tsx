@@ -21,7 +21,7 @@ type Props = {
 /** How a number came about: in a sentence, in figures, on the drawing, and where it goes. */
 export function WorkingSheet({ line, count, order, onModel }: Props) {
   const lit = useMemo(() => new Set(line.pieceIds), [line.pieceIds]);
-  const { record } = useJob();
+  const { record } = useJob("record");
   const shown = quantityParts(line.quantity, line.unit, record.job.system);
   const bought = order.lines.filter((each) => each.countLineIds.includes(line.id));
   return (
@@ -71,7 +71,7 @@ export function WorkingSheet({ line, count, order, onModel }: Props) {
 
 function ComesFrom({ line }: { line: CountLine }) {
   const router = useRouter();
-  const { record } = useJob();
+  const { record } = useJob("record");
   if (line.working.from.length === 0) return null;
   const go = (path: string) => {
     const whole = path === "" || path.startsWith("parameters.") || path.startsWith("choices.");

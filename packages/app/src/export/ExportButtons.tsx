@@ -11,7 +11,7 @@ type Props = { readonly make: () => Table; readonly what: string };
 
 /** A list as a file: CSV for anything, XLSX for a spreadsheet. */
 export function ExportButtons({ make, what }: Props) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const [failure, setFailure] = useState<string>();
   const nameFor = (ending: string) => fileName(`${record.job.title} ${what}`, ending);
   const csv = () => saveFile(new Blob([toCsv(make())], { type: "text/csv;charset=utf-8" }), nameFor("csv"));

@@ -15,7 +15,7 @@ import { Body, Faint, Strong, Warning } from "../components/Text";
 import type { Stuck } from "../sync/command";
 import { outbox } from "../sync/outboxInstance";
 import { leftInBin, type PartConflict, settledPart } from "../sync/settle";
-import { useJobActions } from "./JobContext";
+import { useJob } from "./JobContext";
 
 type Props = { readonly stuck: Stuck; readonly conflict: PartConflict; readonly onClose: () => void };
 
@@ -29,7 +29,7 @@ const WHO: Record<Difference["changedBy"], string> = {
 
 /** Both versions of a part, field by field, to choose from. What is not chosen stays in the part's history. */
 export function ConflictSheet({ stuck, conflict, onClose }: Props) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const { base, mine, theirs } = conflict;
   const differences = useMemo(() => differencesBetween(base, mine, theirs.part), [base, mine, theirs.part]);
   const [chosen, setChosen] = useState<ReadonlyMap<string, Side>>(
@@ -115,7 +115,7 @@ type VersionProps = {
 };
 
 function Version({ label, value, chosen, onPress }: VersionProps) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const text = fieldText(value, context);
   return (
     <Pressable

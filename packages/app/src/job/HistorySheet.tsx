@@ -8,7 +8,7 @@ import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong } from "../components/Text";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
-import { useJobActions } from "./JobContext";
+import { useJob } from "./JobContext";
 
 const CHANGES_SHOWN = 6;
 
@@ -20,7 +20,7 @@ const WAYS: Record<PartVersion["how"], string> = {
 
 /** Every version of a part with who made it and when, and the way back to any of them. */
 export function HistorySheet({ part, onClose }: { readonly part: Part; readonly onClose: () => void }) {
-  const { jobId, savePart } = useJobActions();
+  const { jobId, savePart } = useJob("jobId", "savePart");
   const path = `/jobs/${jobId}/parts/${part.id}/history`;
   const history = useSWR(path, () => askKept(partHistorySchema, path, path), { revalidateOnMount: true });
   const items = history.data?.items;
@@ -53,7 +53,7 @@ type VersionProps = {
 };
 
 function Version({ version, before, onGoBack }: VersionProps) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const changes = before ? differencesBetween(undefined, version.part, before.part) : [];
   const when = formatDistanceToNow(new Date(version.at), { addSuffix: true });
   return (

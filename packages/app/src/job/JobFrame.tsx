@@ -43,7 +43,7 @@ const PLACES_WITHOUT_COSTS = PLACES.filter((place) => !place.costs);
 export function JobFrame({ children }: PropsWithChildren) {
   const wide = useWide();
   const pathname = usePathname();
-  const { record } = useJob();
+  const { record } = useJob("record");
   const session = useSession().data;
   const mayPrice = session ? seesCosts(session) : false;
   const places = mayPrice ? PLACES : PLACES_WITHOUT_COSTS;
@@ -68,7 +68,7 @@ export function JobFrame({ children }: PropsWithChildren) {
 
 function Header({ backTo }: { backTo: string }) {
   const router = useRouter();
-  const { record, undo, redo } = useJob();
+  const { record, undo, redo } = useJob("record", "undo", "redo");
   return (
     <View role="banner" className="border-b border-rule bg-paper pb-1 pl-1 pr-2 pt-1">
       <View className="flex-row items-center">

@@ -10,6 +10,7 @@ import { useTokens } from "../theme/useTokens";
 import { useJob } from "./JobContext";
 import { alikePoints, type PartPoint, type PointGroup, partsText } from "./openPoints";
 import { useConfirm } from "./useConfirm";
+import { useJobLater } from "./useJobLater";
 
 type Listed = { readonly partId: string; readonly partName: string; readonly points: readonly OpenPoint[] };
 
@@ -23,7 +24,7 @@ type Open = {
 };
 
 function useOpenPoints(): Open {
-  const { reckoning, parts: entered, plan, context } = useJob();
+  const { reckoning, parts: entered, plan, context } = useJobLater("reckoning", "parts", "plan", "context");
   const onPlan = useMemo(() => planPoints(entered, plan, context), [entered, plan, context]);
   return useMemo(() => {
     const all = (reckoning?.counts ?? []).map(({ partId, partName, openPoints }) => {
@@ -87,7 +88,7 @@ function hrefOf(jobId: string, parts: readonly Part[], partId: string, path: str
 
 function OpenPointsList({ onGo }: { onGo: () => void }) {
   const router = useRouter();
-  const { record, parts: entered } = useJob();
+  const { record, parts: entered } = useJob("record", "parts");
   const { parts, assumed, warnings, total } = useOpenPoints();
   if (total === 0) return <Body>Nothing is missing and nothing is assumed.</Body>;
   const go = (partId: string, path: string) => {

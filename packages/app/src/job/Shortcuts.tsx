@@ -18,7 +18,7 @@ const isTyping = (target: EventTarget | null): boolean =>
 
 /** The job's keys, and the list of them. In a field the keys are the field's own. */
 export function Shortcuts() {
-  const { undo, redo } = useJob();
+  const { undo, redo } = useJob("undo", "redo");
   const [open, setOpen] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

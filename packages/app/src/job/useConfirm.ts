@@ -1,13 +1,14 @@
 import { type Part, settlePart, withConfirmed } from "@wide-porch/core";
 import { useCallback } from "react";
-import { useJob } from "./JobContext";
+import { useOpenJob, viewNow } from "./JobContext";
 import type { PartPoint } from "./openPoints";
 
 /** Confirms assumed figures and choices as they stand, of one part or of many, as one step of undo. */
 export function useConfirm(): (points: readonly PartPoint[]) => void {
-  const { parts, resolved, context, rules, saveParts } = useJob();
+  const job = useOpenJob();
   return useCallback(
     (points) => {
+      const { parts, resolved, context, rules, saveParts } = viewNow(job);
       const byPart = new Map<string, string[]>();
       for (const { partId, point } of points) byPart.set(partId, [...(byPart.get(partId) ?? []), point.path]);
       const changed = [...byPart].flatMap(([id, paths]): Part[] => {
@@ -18,6 +19,6 @@ export function useConfirm(): (points: readonly PartPoint[]) => void {
       });
       if (changed.length > 0) saveParts(changed);
     },
-    [parts, resolved, context, rules, saveParts],
+    [job],
   );
 }

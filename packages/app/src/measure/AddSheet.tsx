@@ -20,7 +20,7 @@ function nameFor(noun: string, parts: readonly Part[]): string {
 
 /** What can be measured next. A press starts it, with its first figure open. */
 export function AddSheet({ onClose }: { readonly onClose: () => void }) {
-  const { parts, plan, context, savePart, jobId } = useJob();
+  const { parts, plan, context, savePart, jobId } = useJob("parts", "plan", "context", "savePart", "jobId");
   const router = useRouter();
   const names = plan.storeys.map((storey) => storey.name);
   const [storey, setStorey] = useState(parts[parts.length - 1]?.storey ?? names[0] ?? FIRST_STOREY);

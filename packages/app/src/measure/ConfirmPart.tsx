@@ -2,12 +2,12 @@ import { canBeConfirmed } from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Faint } from "../components/Text";
-import { useJob } from "../job/JobContext";
 import { useConfirm } from "../job/useConfirm";
+import { useJobLater } from "../job/useJobLater";
 
 /** One press for all that is assumed of a part and stands as it is. Nothing while there is none. */
 export function ConfirmPart({ partId }: { readonly partId: string }) {
-  const { reckoning, parts } = useJob();
+  const { reckoning, parts } = useJobLater("reckoning", "parts");
   const confirm = useConfirm();
   const part = parts.find((each) => each.id === partId);
   const count = reckoning?.counts.find((each) => each.partId === partId);

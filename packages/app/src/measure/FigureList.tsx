@@ -2,7 +2,7 @@ import { type DimensionSlot, formatLength } from "@wide-porch/core";
 import { memo } from "react";
 import { Pressable, View } from "react-native";
 import { Body, Faint, Figure, Title, Warning } from "../components/Text";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 
 type Props = {
   readonly slots: readonly DimensionSlot[];
@@ -51,7 +51,7 @@ const FigureRow = memo(
     active: boolean;
     onOpen: (path: string) => void;
   }) {
-    const { context } = useJobActions();
+    const { context } = useJob("context");
     const { valueNm, assumed, refused } = slot.dimension;
     const text = valueNm === null ? "not measured" : formatLength(valueNm, context.system);
     const state = refused !== undefined ? `, ${refused} could not be used` : assumed ? ", assumed" : "";

@@ -15,7 +15,7 @@ const problemIn = (field: Field) => (text: string) =>
 
 /** Who the job is for and where, to be put right at any time. */
 export function JobDetails() {
-  const { record, changeJob } = useJob();
+  const { record, changeJob } = useJob("record", "changeJob");
   const session = useSession().data;
   const [open, setOpen] = useState(false);
   if (!session || !seesCosts(session)) return null;

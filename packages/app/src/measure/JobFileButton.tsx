@@ -9,7 +9,7 @@ import { useJob } from "../job/JobContext";
 
 /** The whole job as one open file. */
 export function JobFileButton() {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const session = useSession().data;
   const [failure, setFailure] = useState<string>();
   if (!session || !seesCosts(session)) return null;

@@ -2,8 +2,7 @@ import type { PartCount } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
 import { Body, Strong, Warning } from "../components/Text";
-import { useJob } from "../job/JobContext";
-import { useLatestCount } from "../job/latestCounts";
+import { useJob, useLatestCount } from "../job/JobContext";
 
 type Props = {
   readonly partId: string;
@@ -13,7 +12,7 @@ type Props = {
 
 /** What the part comes to, said in one line that follows each entry. */
 export function LiveCount({ partId, say }: Props) {
-  const { record, failure } = useJob();
+  const { record, failure } = useJob("record", "failure");
   const count = useLatestCount(partId);
   if (failure) return <Warning role="alert">{`Counting failed: ${failure}. What you entered is kept.`}</Warning>;
   if (!count || count.lines.length === 0) return <Body>Counted as soon as it has a length.</Body>;

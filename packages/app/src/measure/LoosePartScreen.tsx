@@ -1,6 +1,6 @@
 import { ALONE, type AreaPart, isStorey, kindOf, type LengthPart, type StoreyPart } from "@wide-porch/core";
 import { UsesPanel } from "../assembly/UsesPanel";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { FigureList } from "./FigureList";
 import { MeasureList } from "./MeasureList";
@@ -11,7 +11,7 @@ import { usePad } from "./usePad";
 
 /** A part that is figures alone: a length, an area. */
 export default function LoosePartScreen({ part }: { readonly part: LengthPart | AreaPart | StoreyPart }) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const [figure, show] = usePad();
   const kind = kindOf(part);
   const slots = kind.dimensions(part);

@@ -1,17 +1,21 @@
 import { FIRST_STOREY, type Part } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
 import { CommitField } from "../components/CommitField";
 import { Faint, Title } from "../components/Text";
 import { History, Pencil, Trash2 } from "../icons";
 import { HistorySheet } from "../job/HistorySheet";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
+
+type Props = { readonly part: Part };
 
 /** What a part is called and where it is, its history, and the way to the bin. */
-export function PartName({ part }: { readonly part: Part }) {
-  const { savePart, binPart, jobId } = useJobActions();
+export const PartName = memo(function PartName({ part }: Props) {
+  const { changePart, binPart, jobId } = useJob("changePart", "binPart", "jobId");
+  const change = (named: Partial<Pick<Part, "name" | "storey" | "location">>) =>
+    changePart(part.id, (now) => ({ ...now, ...named }));
   const router = useRouter();
   const [editing, setEditing] = useState(false);
   const [history, setHistory] = useState(false);
@@ -40,17 +44,17 @@ export function PartName({ part }: { readonly part: Part }) {
         label="Name"
         value={part.name}
         check={(text) => (text === "" ? "It needs a name." : text.length > 120 ? "At most 120 letters." : undefined)}
-        onCommit={(name) => savePart({ ...part, name })}
+        onCommit={(name) => change({ name })}
       />
       <CommitField
         label="Storey"
         value={part.storey}
-        onCommit={(storey) => savePart({ ...part, storey: storey.slice(0, 80) || FIRST_STOREY })}
+        onCommit={(storey) => change({ storey: storey.slice(0, 80) || FIRST_STOREY })}
       />
       <CommitField
         label="Location"
         value={part.location}
-        onCommit={(location) => savePart({ ...part, location: location.slice(0, 120) })}
+        onCommit={(location) => change({ location: location.slice(0, 120) })}
       />
       <View className="flex-row justify-between">
         <Button label={`Put “${part.name.slice(0, 24)}” in the bin`} kind="quiet" icon={Trash2} onPress={bin} />
@@ -58,4 +62,9 @@ export function PartName({ part }: { readonly part: Part }) {
       </View>
     </View>
   );
+}, sameName);
+
+/** Other figures of the part are nothing to it. */
+function sameName({ part: a }: Props, { part: b }: Props): boolean {
+  return a.id === b.id && a.name === b.name && a.storey === b.storey && a.location === b.location;
 }

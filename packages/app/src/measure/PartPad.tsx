@@ -13,7 +13,13 @@ type Props<P extends Part> = {
 
 /** The tape pad over a part's figures: each entry is saved as it is made, a wrong one kept beside. */
 export function PartPad<P extends Part>({ part, slots, path, onMove }: Props<P>) {
-  const { context, rules, savePart, readings, noteReading } = useJob();
+  const { context, rules, savePart, readings, noteReading } = useJob(
+    "context",
+    "rules",
+    "savePart",
+    "readings",
+    "noteReading",
+  );
   const enter = (at: string, typed: string): Entered => {
     // By what it is built by, not by what its record assumes: a head that fits under one top plate fits.
     const settle = (each: P) => settlePart(each, context.system, rules);

@@ -24,7 +24,7 @@ import { JobFileButton } from "./JobFileButton";
 
 /** The parts of the job by storey, each storey with its plan. */
 export function PartsScreen() {
-  const { parts, plan } = useJob();
+  const { parts, plan } = useJob("parts", "plan");
   const [adding, setAdding] = useState(false);
   return (
     <View className="min-h-0 flex-1">
@@ -60,7 +60,7 @@ export function PartsScreen() {
 
 /** Parts of a newer version: nothing of them is counted, and nothing is lost. */
 function UnknownParts() {
-  const { unknownParts } = useJob();
+  const { unknownParts } = useJob("unknownParts");
   if (unknownParts.length === 0) return null;
   return (
     <View className="gap-1">
@@ -79,7 +79,7 @@ function UnknownParts() {
 }
 
 function Storey({ storey }: { readonly storey: StoreyPlan }) {
-  const { resolved, reckoning } = useJob();
+  const { resolved, reckoning } = useJob("resolved", "reckoning");
   const parts = useMemo(
     () =>
       resolved
@@ -101,7 +101,7 @@ function Storey({ storey }: { readonly storey: StoreyPlan }) {
 }
 
 function StoreyPicture({ storey }: { readonly storey: StoreyPlan }) {
-  const { parts, plan, context, jobId } = useJob();
+  const { parts, plan, context, jobId } = useJob("parts", "plan", "context", "jobId");
   const drawing = useMemo(() => {
     const walls = parts.filter(isWallPart);
     return drawStorey(storey, walls, plan, context);
@@ -127,7 +127,7 @@ const saidOnce = ({ location, name }: Part): string =>
 type RowProps = { readonly part: Part; readonly count: PartCount | undefined };
 
 const PartRow = memo(function PartRow({ part, count }: RowProps) {
-  const { jobId, context, plan } = useJob();
+  const { jobId, context, plan } = useJob("jobId", "context", "plan");
   const kind = kindOf(part);
   const around = surroundingsOf(plan, part.id);
   const measures = kind.measures(part, context, around);

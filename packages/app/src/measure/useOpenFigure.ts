@@ -1,11 +1,11 @@
 import { kindOf, type Part } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useCallback, useRef } from "react";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 
 /** Opens a figure here, or on the part where it is typed. */
 export function useOpenFigure(part: Part, show: (path: string) => void): (path: string) => void {
-  const { jobId } = useJobActions();
+  const { jobId } = useJob("jobId");
   const router = useRouter();
   const latest = useRef(part);
   latest.current = part;

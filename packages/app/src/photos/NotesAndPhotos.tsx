@@ -6,7 +6,7 @@ import { CommitField } from "../components/CommitField";
 import { Sheet } from "../components/Sheet";
 import { Title, Warning } from "../components/Text";
 import { Camera, Image as ImageIcon, Trash2 } from "../icons";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { keepPicture } from "./keepPicture";
 import { Picture } from "./Picture";
 import { NoPicture } from "./picture";
@@ -17,7 +17,7 @@ type Props = { readonly part: Part };
 
 /** What a person wrote and photographed at a part. */
 export const NotesAndPhotos = memo(function NotesAndPhotos({ part }: Props) {
-  const { changePart } = useJobActions();
+  const { changePart } = useJob("changePart");
   return (
     <View className="gap-3">
       <Title level={2}>Notes and photos</Title>
@@ -40,7 +40,7 @@ function sameNotes(a: Props, b: Props): boolean {
 }
 
 function PhotoStrip({ part }: Props) {
-  const { changePart } = useJobActions();
+  const { changePart } = useJob("changePart");
   const [shown, setShown] = useState<Photo>();
   if (part.photos.length === 0) return null;
   const put = (change: (photos: readonly Photo[]) => Photo[]) =>
@@ -86,7 +86,7 @@ function PhotoStrip({ part }: Props) {
 
 /** By the camera or from a file; made small here, kept on the device, and sent when there is signal. */
 function AddPhotos({ part }: Props) {
-  const { changePart, jobId } = useJobActions();
+  const { changePart, jobId } = useJob("changePart", "jobId");
   const camera = useRef<HTMLInputElement>(null);
   const files = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string>();

@@ -1,14 +1,14 @@
 import type { Photo } from "@wide-porch/core";
 import { Image, View } from "react-native";
 import { Faint } from "../components/Text";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { usePicture } from "./usePicture";
 
 type Props = { readonly photo: Photo; readonly className: string; readonly whole?: boolean };
 
 /** A photo of the job: cut to fill its place, or whole. */
 export function Picture({ photo, className, whole = false }: Props) {
-  const { jobId } = useJobActions();
+  const { jobId } = useJob("jobId");
   const { url, missing } = usePicture(jobId, photo.id);
   if (missing) {
     return (

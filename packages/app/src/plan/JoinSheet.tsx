@@ -10,7 +10,7 @@ type Props = { readonly room: Room; readonly onClose: () => void; readonly onJoi
 
 /** Puts a room against a chosen wall of another: by name, for when dragging is too coarse or there is no pointer. */
 export function JoinSheet({ room, onClose, onJoined }: Props) {
-  const { plan } = useJob();
+  const { plan } = useJob("plan");
   const storey = plan.storeys.find((each) => each.name === room.storey);
   const choices = storey ? joinable(storey, room.id) : [];
   const joined = room.place.how === "joined" ? room.place : undefined;

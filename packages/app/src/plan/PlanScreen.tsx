@@ -36,7 +36,7 @@ const roomIdOf = (shapeId: string): string | undefined => /^floor\/(.+)$/.exec(s
 /** A whole storey from above: rooms put together, walls new and existing, and the outside of the house. */
 export function PlanScreen() {
   const { storey: asked } = useLocalSearchParams<{ storey?: string }>();
-  const { plan } = useJob();
+  const { plan } = useJob("plan");
   const withRooms = plan.storeys.filter((each) => each.rooms.length > 0);
   const [name, setName] = useState(asked);
   const storey = withRooms.find((each) => each.name === name) ?? withRooms[0];
@@ -81,7 +81,7 @@ function dragOf(
 function Storey({ storey, names, onStorey }: StoreyProps) {
   const wide = useWide();
   const router = useRouter();
-  const { parts, plan, context, jobId, savePart } = useJob();
+  const { parts, plan, context, jobId, savePart } = useJob("parts", "plan", "context", "jobId", "savePart");
   const [moving, setMoving] = useState(false);
   const [selected, select] = useState<string>();
   const walls = useMemo(() => parts.filter(isWallPart), [parts]);
@@ -146,7 +146,7 @@ function Storey({ storey, names, onStorey }: StoreyProps) {
       ))}
       <MeasureList measures={measures} drawing={drawing} />
       <StoreySettings storey={storey} onStorey={onStorey} />
-      <DxfButton drawing={drawing} name={`plan of ${storey.name}`} />
+      <DxfButton drawing={() => drawing} name={`plan of ${storey.name}`} />
     </>
   );
   if (wide) {

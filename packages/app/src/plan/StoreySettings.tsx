@@ -14,7 +14,7 @@ import { CommitField } from "../components/CommitField";
 import { Body, Faint, Title, Warning } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Copy } from "../icons";
-import { useJob, useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { FigureList } from "../measure/FigureList";
 import { PartPad } from "../measure/PartPad";
 import { newId } from "../sync/newId";
@@ -31,7 +31,7 @@ const northProblem = (text: string): string | undefined => {
 
 /** North, the check against a tape over the outside, and the storey as the start of the next. */
 export function StoreySettings({ storey, onStorey }: Props) {
-  const { parts, context, savePart } = useJob();
+  const { parts, context, savePart } = useJob("parts", "context", "savePart");
   const draft = useMemo(() => storeyRecord(parts, storey.name, newId, context), [parts, storey.name, context]);
   const record: StoreyPart = storey.storey ?? draft;
   const setNorth = (text: string) =>
@@ -56,7 +56,7 @@ export function StoreySettings({ storey, onStorey }: Props) {
 }
 
 function OutsideCheck({ storey, record }: { readonly storey: StoreyPlan; readonly record: StoreyPart }) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const [figure, show] = useState<string>();
   const slots = storeyKind.dimensions(record);
   return (
@@ -80,7 +80,7 @@ function OutsideCheck({ storey, record }: { readonly storey: StoreyPlan; readonl
 }
 
 function NextStorey({ storey, onStorey }: Props) {
-  const { parts, context, saveParts } = useJob();
+  const { parts, context, saveParts } = useJob("parts", "context", "saveParts");
   const [name, setName] = useState("");
   const [refusal, setRefusal] = useState<string>();
   const start = () => {

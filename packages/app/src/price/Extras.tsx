@@ -18,7 +18,7 @@ const EMPTY: Form = { kind: "plant", description: "", cost: "" };
 
 /** Costs typed in beside what is counted: hire, subcontract sums, anything else. */
 export function Extras({ pricing }: { pricing: Pricing }) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const change = useChangePricing();
   const { control, handleSubmit, reset } = useForm<Form>({ resolver: zodResolver(formSchema), defaultValues: EMPTY });
   const add = handleSubmit((form) => {

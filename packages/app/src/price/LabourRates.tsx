@@ -2,7 +2,7 @@ import { amountSchema, hoursShown, hoursStored, type MeasuringSystem, type Prici
 import { View } from "react-native";
 import { CommitField } from "../components/CommitField";
 import { Body, Title } from "../components/Text";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { useChangePricing } from "./useChangePricing";
 
 export const amountProblem = (text: string): string | undefined =>
@@ -11,7 +11,7 @@ export const amountProblem = (text: string): string | undefined =>
 /** Hours for each task, by the job's own measure: 100 sq ft, or a square metre. */
 export function LabourRates({ pricing }: { pricing: Pricing }) {
   const change = useChangePricing();
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const { system } = context;
   const setHours = (id: string, typed: string) =>
     change(({ tasks }) => ({

@@ -22,7 +22,7 @@ const KIND_WORDS: Record<CostKind, string> = {
 
 /** From cost to price as one column of figures that adds up. */
 export function PriceScreen() {
-  const { reckoning, record } = useJob();
+  const { reckoning, record } = useJob("reckoning", "record");
   const wide = useWide();
   const { pricing } = record.job;
   if (pricing === null) return <NoCosts />;
@@ -48,7 +48,7 @@ export function PriceScreen() {
 }
 
 function Column({ buildUp, pricing }: { buildUp: BuildUp; pricing: Pricing }) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const changeFrom = useChangePricing();
   const say = (amount: string) => formatMoney(amount, record.job.currency);
   const change = (change: Partial<Pricing>) => changeFrom(() => change);
@@ -120,7 +120,7 @@ function Column({ buildUp, pricing }: { buildUp: BuildUp; pricing: Pricing }) {
 
 /** Both ways of saying the same profit, always named. */
 function Profit({ buildUp }: { buildUp: BuildUp }) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   return (
     <View className="flex-row gap-3 border-b-2 border-ink pb-3">
       <View className="flex-1">

@@ -27,14 +27,14 @@ const localDate = (): string => format(new Date(Date.now() - clockAheadMs()), "y
 
 /** The paper itself, following the job until it is issued. */
 export function QuoteScreen() {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const session = useSession().data;
   if (record.job.pricing === null) return <NoCosts />;
   return session ? <Quote session={session} /> : null;
 }
 
 function Quote({ session }: { session: Session }) {
-  const { record, parts, reckoning } = useJob();
+  const { record, parts, reckoning } = useJob("record", "parts", "reckoning");
   const wide = useWide();
   const buildUp = reckoning?.buildUp;
   if (!reckoning || !buildUp) return <Waiting what="the quote" />;
@@ -59,7 +59,7 @@ function Quote({ session }: { session: Session }) {
 }
 
 function Actions({ empty }: { empty: boolean }) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const sync = syncState(useOutbox());
   const quotes = useSWR(`/jobs/${record.id}/quotes`, () => ask(quoteListSchema, "GET", `/jobs/${record.id}/quotes`));
   const [busy, setBusy] = useState(false);

@@ -15,7 +15,7 @@ const daysProblem = (text: string): string | undefined =>
 
 /** What the builder chooses about the quote. The paper beside it follows at once. */
 export function QuoteSettingsForm() {
-  const { record, changeJob } = useJob();
+  const { record, changeJob } = useJob("record", "changeJob");
   const { quote } = record.job;
   const [exclusion, setExclusion] = useState("");
   // From the quote as it stands this instant: what is on screen may be a moment old.

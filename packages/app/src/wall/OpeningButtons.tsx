@@ -1,4 +1,5 @@
 import {
+  isWallPart,
   kindOf,
   measuredOtherwise,
   NO_ALLOWANCE,
@@ -16,7 +17,7 @@ import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { Faint, Warning } from "../components/Text";
-import { useJobActions } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { newId } from "../sync/newId";
 import { OpeningRow, OpeningSheet } from "./OpeningSheet";
 
@@ -35,18 +36,20 @@ const PLACE_WORDS: Record<Opening["along"], string> = {
 type Props = {
   readonly wall: WallPart;
   readonly onAdded: (id: string) => void;
-  /** Makes the change; says why it could not be made. */
-  readonly onChange: (change: Pick<Wall, "openings">) => Problem | undefined;
+  /** Makes the change, to the wall as it stands this instant; says why it could not be made. */
+  readonly onChange: (change: (now: Wall) => Pick<Wall, "openings">) => Problem | undefined;
 };
 
 export function OpeningButtons({ wall, onAdded, onChange }: Props) {
-  const { context, savePart, rules: library } = useJobActions();
+  const { context, changePart, rules: library } = useJob("context", "changePart", "rules");
   const { wall: rules } = kindOf(wall);
   const allowanceOf = (opening: Pick<Opening, "kind" | "measuredAs">) =>
     rules?.allowanceOf(settlePart(wall, context.system, library), opening) ?? NO_ALLOWANCE;
   const [refusal, setRefusal] = useState<string>();
   const [openId, setOpenId] = useState<string>();
   const open = wall.openings.find((each) => each.id === openId);
+  const withOpenings = (change: (openings: readonly Opening[]) => readonly Opening[]) =>
+    changePart(wall.id, (now) => (isWallPart(now) ? { ...now, openings: [...change(now.openings)] } : now));
   const add = (kind: Opening["kind"]) => {
     const id = newId().slice(0, 8);
     const besideNm = rules?.besideOpeningNm(settlePart(wall, context.system, library), context) ?? 0;
@@ -59,13 +62,14 @@ export function OpeningButtons({ wall, onAdded, onChange }: Props) {
           : "There is no room left for another opening.",
     );
     if (!opening) return;
-    savePart({ ...wall, openings: [...wall.openings, opening] });
+    withOpenings((openings) => [...openings, opening]);
     onAdded(id);
   };
-  const remove = (opening: Opening) =>
-    savePart({ ...wall, openings: wall.openings.filter((each) => each.id !== opening.id) });
+  const remove = (opening: Opening) => withOpenings((openings) => openings.filter((each) => each.id !== opening.id));
   const put = (changed: Opening) => {
-    const problem = onChange({ openings: wall.openings.map((each) => (each.id === changed.id ? changed : each)) });
+    const problem = onChange(({ openings }) => ({
+      openings: openings.map((each) => (each.id === changed.id ? changed : each)),
+    }));
     setRefusal(problem ? `${problem.message} It stays as it was.` : undefined);
   };
   return (

@@ -31,7 +31,7 @@ const STRETCHES: readonly { readonly value: How; readonly label: string }[] = [
 
 /** Where a wall stands on the plan, what it meets there, and how much of it is built. */
 export function WallOnPlanNotes({ part, wall }: { readonly part: WallPart; readonly wall: WallPart }) {
-  const { parts, savePart, context, jobId } = useJob();
+  const { parts, savePart, context, jobId } = useJob("parts", "savePart", "context", "jobId");
   const { plan } = part;
   if (!plan) return null;
   const room = parts.find((each) => each.id === plan.roomId);

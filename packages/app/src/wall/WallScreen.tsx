@@ -1,7 +1,4 @@
 import {
-  ALONE,
-  type ElevationDrawing,
-  formatLength,
   kindOf,
   type Part,
   type PartCount,
@@ -11,36 +8,26 @@ import {
   type Wall,
   type WallPart,
 } from "@wide-porch/core";
-import { type Href, useRouter } from "expo-router";
 import { type PropsWithChildren, useCallback, useMemo, useRef, useState } from "react";
 import { SlotChoices } from "../assembly/SlotChoices";
 import { UsesPanel } from "../assembly/UsesPanel";
 import { Button } from "../components/Button";
-import { DrawingCanvas } from "../components/DrawingCanvas";
 import { DxfButton } from "../export/DxfButton";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobValue, useLatestCount } from "../job/JobContext";
+import { useLater } from "../job/useLater";
 import { ConfirmPart } from "../measure/ConfirmPart";
 import { FigureList } from "../measure/FigureList";
 import { LiveCount } from "../measure/LiveCount";
 import { PartLayout } from "../measure/PartLayout";
 import { PartName } from "../measure/PartName";
 import { PartPad } from "../measure/PartPad";
-import { useMarks } from "../measure/useMarks";
 import { useOpenFigure } from "../measure/useOpenFigure";
 import { usePad } from "../measure/usePad";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { OpeningButtons } from "./OpeningButtons";
+import { elevationOf, measuredElevation, WallElevation } from "./WallElevation";
 import { WallOnPlanNotes } from "./WallOnPlanNotes";
 import { WallShape } from "./WallShape";
-
-const describe = (wall: WallPart, system: "imperial" | "metric"): string => {
-  const length =
-    wall.length.valueNm === null ? "not measured yet" : `${formatLength(wall.length.valueNm, system)} long`;
-  return `Elevation of ${wall.name}: ${length}, ${formatLength(wall.height.valueNm ?? 0, system)} high, ${wall.openings.length} openings`;
-};
-
-/** A wall is always seen square on. */
-const NOTHING_DRAWN: ElevationDrawing = { kind: "elevation", widthNm: 0, heightNm: 0, rectangles: [], dimensions: [] };
 
 type Props<W> = PropsWithChildren<{
   readonly part: W;
@@ -51,10 +38,11 @@ type Props<W> = PropsWithChildren<{
 /** One wall of any material: its elevation, whose figures are the inputs, and what it is made of. On the plan they come from the rooms. */
 export function WallScreen<W extends WallPart>({ part, say, children }: Props<W>) {
   const kind = kindOf(part);
-  const router = useRouter();
   const [figure, show] = usePad();
-  const { jobId, context, rules, savePart, reckoning, plan } = useJob();
-  const wall = useMemo(() => resolveWall(part, plan), [part, plan]);
+  const { context, rules, savePart } = useJob("context", "rules", "savePart");
+  // A wall by itself takes nothing from the plan, and does not wait for it.
+  const plan = useJobValue((job) => (part.plan ? job.plan : undefined));
+  const wall = useMemo(() => (plan ? resolveWall(part, plan) : part), [part, plan]);
   const slots = useMemo(() => kind.dimensions(wall), [kind, wall]);
   const own = useMemo(() => slots.filter((slot) => !slot.typedOn), [slots]);
   const active = own.some((slot) => slot.path === figure) ? figure : undefined;
@@ -83,64 +71,94 @@ export function WallScreen<W extends WallPart>({ part, say, children }: Props<W>
     [context, rules, savePart],
   );
   const openFigure = useOpenFigure(wall, show);
-  const count = reckoning?.counts.find((each) => each.partId === wall.id);
-  const settled = useMemo(() => settlePart(wall, context.system, rules), [wall, context.system, rules]);
-  const measured = kind.draw(settled, context, ALONE);
-  // Pieces come from the worker a moment later; the figures are this instant's.
-  const drawing =
-    count?.drawing.kind === "elevation" && measured.kind === "elevation"
-      ? { ...count.drawing, dimensions: measured.dimensions }
-      : measured;
-  const latestCount = useRef(count);
-  latestCount.current = count;
-  const openLine = useCallback(
-    (id: string) => {
-      const line = latestCount.current?.lines.find((each) => each.pieceIds.includes(id));
-      if (line) router.push(`/jobs/${jobId}/count?line=${encodeURIComponent(line.id)}` as Href);
-    },
-    [router, jobId],
-  );
   const [marked, setMarked] = useState(false);
-  const marks = useMarks(part.id, marked);
-  const lists = (
-    <>
-      <PartName part={part} />
-      <ConfirmPart partId={part.id} />
-      <LiveCount partId={part.id} say={say} />
-      {part.plan ? <WallOnPlanNotes part={part} wall={wall} /> : null}
-      <FigureList slots={slots} activePath={active} onOpen={openFigure} title="Wall" />
-      {part.plan ? null : (
-        <OpeningButtons wall={part} onChange={change} onAdded={(id) => show(`openings.${id}.position`)} />
-      )}
-      <SlotChoices part={wall} onChange={choose} />
-      {children}
-      <WallShape wall={wall} onChange={change} />
-      <UsesPanel part={part} />
-      <Button
-        label={marked ? "Hide the marks of the cut list" : "Show the marks of the cut list"}
-        kind="plain"
-        onPress={() => setMarked(!marked)}
-      />
-      <DxfButton drawing={drawing} name={`elevation of ${wall.name}`} />
-      <NotesAndPhotos part={part} />
-    </>
+  // The pad and the line that is counted answer an entry; the drawing and the lists follow as soon as there is time.
+  const [listed, listedWall, listedFigure] = useLater(
+    useMemo(() => [part, wall, active] as const, [part, wall, active]),
+  );
+  const lists = useMemo(
+    () => (
+      <WallLists
+        part={listed}
+        wall={listedWall}
+        say={say}
+        active={listedFigure}
+        onFigure={openFigure}
+        onAdded={show}
+        onChange={change}
+        onChoose={choose}
+        marked={marked}
+        onMarked={setMarked}
+      >
+        {children}
+      </WallLists>
+    ),
+    [listed, listedWall, say, listedFigure, openFigure, show, change, choose, marked, children],
   );
   const pad = active ? <PartPad part={part} slots={own} path={active} onMove={show} /> : null;
   return (
     <PartLayout
       drawing={(heightPx) => (
-        <DrawingCanvas
-          drawing={drawing.kind === "elevation" ? drawing : NOTHING_DRAWN}
-          description={describe(wall, context.system)}
+        <WallElevation
+          wall={listedWall}
           heightPx={heightPx}
-          activePath={active}
-          onDimension={openFigure}
-          onPiece={openLine}
-          marks={marks}
+          activePath={listedFigure}
+          onFigure={openFigure}
+          marked={marked}
         />
       )}
       lists={lists}
       pad={pad}
     />
   );
+}
+
+type ListsProps = PropsWithChildren<{
+  /** As it was entered, and as it stands on the plan. */
+  readonly part: WallPart;
+  readonly wall: WallPart;
+  readonly say: (count: PartCount) => string;
+  readonly active: string | undefined;
+  readonly onFigure: (path: string) => void;
+  readonly onAdded: (path: string) => void;
+  readonly onChange: (change: Partial<Wall> | ((now: Wall) => Partial<Wall>)) => Problem | undefined;
+  readonly onChoose: (chosen: (now: Part) => Part) => Problem | undefined;
+  readonly marked: boolean;
+  readonly onMarked: (marked: boolean) => void;
+}>;
+
+/** All that a wall's screen says beside the drawing. */
+function WallLists({ part, wall, active, onFigure, onChange, marked, onMarked, children, ...rest }: ListsProps) {
+  const slots = useMemo(() => kindOf(wall).dimensions(wall), [wall]);
+  return (
+    <>
+      <PartName part={part} />
+      <ConfirmPart partId={part.id} />
+      <LiveCount partId={part.id} say={rest.say} />
+      {part.plan ? <WallOnPlanNotes part={part} wall={wall} /> : null}
+      <FigureList slots={slots} activePath={active} onOpen={onFigure} title="Wall" />
+      {part.plan ? null : (
+        <OpeningButtons wall={part} onChange={onChange} onAdded={(id) => rest.onAdded(`openings.${id}.position`)} />
+      )}
+      <SlotChoices part={wall} onChange={rest.onChoose} />
+      {children}
+      <WallShape wall={wall} onChange={onChange} />
+      <UsesPanel part={part} />
+      <Button
+        label={marked ? "Hide the marks of the cut list" : "Show the marks of the cut list"}
+        kind="plain"
+        onPress={() => onMarked(!marked)}
+      />
+      <WallDxf wall={wall} />
+      <NotesAndPhotos part={part} />
+    </>
+  );
+}
+
+/** The elevation as a file, of the wall as it is when it is asked for. */
+function WallDxf({ wall }: { readonly wall: WallPart }) {
+  const { context, rules } = useJob("context", "rules");
+  const count = useLater(useLatestCount(wall.id));
+  const drawing = () => elevationOf(measuredElevation(wall, context, rules), count);
+  return <DxfButton drawing={drawing} name={`elevation of ${wall.name}`} />;
 }

@@ -9,7 +9,7 @@ import {
 import { library } from "@wide-porch/library";
 import fc from "fast-check";
 import { CountCache } from "./countCache";
-import { withUnchanged } from "./sentCounts";
+import { withUnchanged } from "./sent";
 
 const context = partContext("imperial", library);
 const wall = (id: string, feet: number): StudWall =>
@@ -19,8 +19,11 @@ const plainCount = (each: StudWall): PartCount => {
   const count = countPart(each, "imperial", library);
   return { ...count, lines: count.lines.map(plainLine) };
 };
-const round = (cache: CountCache, walls: StudWall[]) =>
-  cache.settle(walls.map((each) => cache.count(each, "imperial", library)));
+function round(cache: CountCache, walls: StudWall[]) {
+  const counts = walls.map((each) => cache.count(each, "imperial", library));
+  cache.settle();
+  return cache.all(counts);
+}
 
 describe("the count cache", () => {
   it("sends what changed, and the page has the same as a full count", () => {
@@ -71,8 +74,30 @@ describe("the count cache", () => {
   it("counts all of them once the rules are others", () => {
     const cache = new CountCache();
     const one = wall("a", 12);
-    cache.settle([cache.count(one, "imperial", library)]);
-    const [again] = cache.settle([cache.count(one, "imperial", { ...library })]);
+    round(cache, [one]);
+    const [again] = cache.all([cache.count(one, "imperial", { ...library })]);
     expect(again).toMatchObject({ partId: "a" });
+  });
+
+  it("sends what is counted anew ahead of the rest, and of lines that other parts changed those alone", () => {
+    const cache = new CountCache();
+    const shown = withUnchanged(round(cache, [wall("a", 12), wall("b", 20)]), []);
+    const counts = [wall("a", 16), wall("b", 20)].map((each) => cache.count(each, "imperial", library));
+    cache.settle();
+    const [a, b] = counts;
+    if (!a || !b) throw new Error("two walls are counted");
+    expect(cache.fresh(counts).map((each) => ("partId" in each ? each.partId : each.unchanged))).toEqual(["a"]);
+    const [first, ...others] = b.lines;
+    if (!first) throw new Error("a wall has lines");
+    const shared: PartCount = { ...b, lines: [{ ...plainLine(first), ordered: 0.5 }, ...others] };
+    const rest = cache.all([a, shared]);
+    expect(rest[0]).toEqual({ unchanged: "a" });
+    expect(rest[1]).toMatchObject({
+      unchanged: "b",
+      lines: [{ ordered: 0.5 }, ...others.map(({ id }) => ({ unchanged: id }))],
+    });
+    const page = withUnchanged(rest, [plainCount(wall("a", 16)), ...shown.slice(1)]);
+    expect(page[1]?.lines[0]?.ordered).toBe(0.5);
+    expect(page[1]?.lines.slice(1)).toEqual(plainCount(wall("b", 20)).lines.slice(1));
   });
 });

@@ -1,5 +1,5 @@
-import { countPart, type Library, type PartCount, type PartCounter, plainLine } from "@wide-porch/core/reckoning";
-import type { SentCount } from "./sentCounts";
+import { countPart, type Library, type PartCount, type PartCounter } from "@wide-porch/core/reckoning";
+import { countForPage, type SentCount } from "./sent";
 
 type Entry = { readonly key: string; readonly count: PartCount };
 
@@ -23,17 +23,28 @@ export class CountCache {
     return entry.count;
   };
 
-  /** Ends a round: which of its counts the page has from the round before. Parts that are gone are forgotten. */
-  settle(counts: readonly PartCount[]): SentCount[] {
-    const sent = counts.map((count) =>
-      this.sent.get(count.partId) === count
-        ? { unchanged: count.partId }
-        : // Lines write their working when it is read; it is read here, as what is sent is plain data.
-          { ...count, lines: count.lines.map(plainLine) },
-    );
-    this.sent = new Map(counts.map((count) => [count.partId, count]));
+  /** Ends a round. Parts that are gone are forgotten. */
+  settle(): void {
     this.entries = this.next;
     this.next = new Map();
+  }
+
+  /** The counts whose parts are counted anew, and no other: what answers an entry is sent ahead of what follows from it. */
+  fresh(counts: readonly PartCount[]): SentCount[] {
+    const fresh = counts.filter((count) => this.sent.get(count.partId)?.pieces !== count.pieces);
+    return this.send(fresh);
+  }
+
+  /** All counts; those that the page has are only named. */
+  all(counts: readonly PartCount[]): SentCount[] {
+    const sent = this.send(counts);
+    this.sent = new Map(counts.map((count) => [count.partId, count]));
+    return sent;
+  }
+
+  private send(counts: readonly PartCount[]): SentCount[] {
+    const sent = counts.map((count) => countForPage(count, this.sent.get(count.partId)));
+    for (const count of counts) this.sent.set(count.partId, count);
     return sent;
   }
 }

@@ -8,6 +8,7 @@ import {
   type CutProgress,
   type CutSettings,
   countAndOrder,
+  countOf,
   countPart,
   cutInSteps,
   type ExampleResult,
@@ -16,13 +17,15 @@ import {
   JobSheets,
   type Library,
   type NeededPiece,
+  orderAndPrice,
   type Part,
+  type PartCount,
+  Planner,
   type PriceItem,
   plainLine,
   problemsOf,
   type Quantities,
   readAssemblyFile,
-  reckonJob,
   runExamples,
   type Stock,
   type Surroundings,
@@ -31,11 +34,12 @@ import { library as starters } from "@wide-porch/library";
 import { expose } from "comlink";
 import { CountCache } from "./countCache";
 import { CutCache } from "./cutCache";
-import type { SentCount } from "./sentCounts";
+import { type SentCount, type SentPart, withKnownParts } from "./sent";
 
 /** Pricing is null for people who do not see costs; there is then no build-up. */
 export type DeviceJob = Omit<Job, "pricing"> & { readonly pricing: Job["pricing"] | null };
 export type DeviceReckoning = Quantities & { readonly buildUp: BuildUp | undefined };
+
 export type SentReckoning = Omit<DeviceReckoning, "counts"> & { readonly counts: readonly SentCount[] };
 
 /** What a job is counted by: assemblies in the versions in use, and the house standard. */
@@ -48,11 +52,19 @@ export type Trial = {
   readonly lines: readonly CountLine[];
 };
 
+/** What a page's jobs are counted by, and priced from. */
+export type Learnt = { readonly rules?: Rules; readonly priceList?: readonly PriceItem[] };
+
 type Page = {
   readonly counts: CountCache;
   readonly cuts: CutCache;
   readonly sheets: JobSheets;
+  readonly planner: Planner;
   library: Library;
+  priceList: readonly PriceItem[];
+  parts: readonly Part[];
+  /** What was counted last, to be priced. */
+  counted: { readonly job: DeviceJob; readonly counts: readonly PartCount[] } | undefined;
 };
 
 /** One for each job page that asks; a new page starts from nothing. */
@@ -65,7 +77,11 @@ function pageOf(name: string): Page {
     counts: new CountCache(),
     cuts: new CutCache(),
     sheets: new JobSheets(),
+    planner: new Planner(),
     library: starters,
+    priceList: [],
+    parts: [],
+    counted: undefined,
   };
   pages.set(name, page);
   return page;
@@ -77,21 +93,29 @@ const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 const TELL_EVERY_MS = 120;
 
 const reckoner = {
-  /** The rules that the page's job is counted by from here on. */
-  learn(page: string, rules: Rules): void {
-    pageOf(page).library = libraryWith(rules);
+  /** The rules and prices that the page's job is counted by from here on; those that are not named stay. */
+  learn(name: string, { rules, priceList }: Learnt): void {
+    const page = pageOf(name);
+    if (rules) page.library = libraryWith(rules);
+    if (priceList) page.priceList = priceList;
   },
-  /** The same code that the server runs: parts → count → order → price. Counts already sent are only named. */
-  reckon(name: string, job: DeviceJob, parts: readonly Part[], priceList: readonly PriceItem[]): SentReckoning {
-    const { counts, cuts, sheets, library } = pageOf(name);
-    const { pricing } = job;
-    const remembered = { count: counts.count, cut: cuts.cut, sheets };
-    const reckoning: DeviceReckoning =
-      pricing === null
-        ? { ...countAndOrder(job, parts, priceList, library, remembered), buildUp: undefined }
-        : reckonJob({ ...job, pricing }, parts, priceList, library, remembered);
+  /** Parts → count: those that came out anew. Parts that were sent before are only named. */
+  count(name: string, job: DeviceJob, sent: readonly SentPart[]): SentCount[] {
+    const page = pageOf(name);
+    const { counts, sheets, planner, library, priceList } = page;
+    page.parts = withKnownParts(sent, page.parts);
+    const counted = countOf(job, page.parts, priceList, library, { count: counts.count, sheets, planner });
+    page.counted = { job, counts: counted };
+    counts.settle();
+    return counts.fresh(counted);
+  },
+  /** Count → order → price, of what was counted last, with all its counts. The same code as on the server. */
+  price(name: string): SentReckoning {
+    const { counted, counts, cuts, library, priceList } = pageOf(name);
+    if (!counted) throw new Error(`price: nothing was counted yet for page ${name}`);
+    const priced = orderAndPrice(counted.job, counted.counts, priceList, library, { cut: cuts.cut });
     cuts.settle();
-    return { ...reckoning, counts: counts.settle(reckoning.counts) };
+    return { ...priced, counts: counts.all(counted.counts) };
   },
   /** A count by other rules than the page's, to compare with. */
   countBy(job: DeviceJob, parts: readonly Part[], rules: Rules): CountLine[] {

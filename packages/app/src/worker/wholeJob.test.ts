@@ -1,8 +1,10 @@
 import {
   assumedDimension,
   type Job,
+  JobSheets,
   measured,
   type Part,
+  Planner,
   partContext,
   type Room,
   reckonJob,
@@ -15,7 +17,7 @@ import { library, starterCompanySettings, starterPriceList } from "@wide-porch/l
 import fc from "fast-check";
 import { CountCache } from "./countCache";
 import { CutCache } from "./cutCache";
-import { withUnchanged } from "./sentCounts";
+import { withUnchanged } from "./sent";
 
 const context = partContext("imperial", library);
 const start = { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" } as const;
@@ -83,7 +85,7 @@ describe("a job reckoned change by change", () => {
   it("comes to what it comes to when it is reckoned afresh: counts, order and price", () => {
     fc.assert(
       fc.property(fc.array(anyChange, { minLength: 1, maxLength: 8 }), (changes) => {
-        const [counts, cuts] = [new CountCache(), new CutCache()];
+        const [counts, cuts, sheets, planner] = [new CountCache(), new CutCache(), new JobSheets(), new Planner()];
         let parts: readonly Part[] = [
           hall,
           den,
@@ -97,9 +99,18 @@ describe("a job reckoned change by change", () => {
         let shown: ReturnType<typeof withUnchanged> = [];
         for (const change of changes) {
           parts = after(parts, change);
-          const remembered = reckonJob(job, parts, starterPriceList, library, { count: counts.count, cut: cuts.cut });
+          const remembered = reckonJob(job, parts, starterPriceList, library, {
+            count: counts.count,
+            cut: cuts.cut,
+            sheets,
+            planner,
+          });
           cuts.settle();
-          shown = withUnchanged(counts.settle(remembered.counts), shown);
+          counts.settle();
+          shown = withUnchanged(counts.fresh(remembered.counts), shown)
+            .concat(shown)
+            .filter(({ partId }, index, all) => all.findIndex((each) => each.partId === partId) === index);
+          shown = withUnchanged(counts.all(remembered.counts), shown);
           // Copies, so that nothing is the same object as before.
           const fresh = reckonJob(job, JSON.parse(JSON.stringify(parts)), starterPriceList, library);
           expect(JSON.parse(JSON.stringify(shown))).toEqual(JSON.parse(JSON.stringify(fresh.counts)));

@@ -1,5 +1,5 @@
 import { dot } from "../geometry";
-import type { RoomOpening, SharedOpening } from "../kinds";
+import type { Room, RoomOpening, SharedOpening } from "../kinds";
 import type { Nanometres } from "../units";
 import type { PlacedFace, PlacedRoom } from "./place";
 import type { PlanWall } from "./walls";
@@ -24,9 +24,18 @@ export function stretchOn(wall: PlanWall, face: PlacedFace, startNm: Nanometres,
   return { fromNm: Math.round(Math.min(...ends)), toNm: Math.round(Math.max(...ends)) };
 }
 
+const known = new WeakMap<readonly PlacedRoom[], ReadonlyMap<string, Room>>();
+
+/** Asked for once a wall: of the same rooms each time. */
+function roomsById(rooms: readonly PlacedRoom[]): ReadonlyMap<string, Room> {
+  const found = known.get(rooms) ?? new Map(rooms.map(({ room }) => [room.id, room]));
+  known.set(rooms, found);
+  return found;
+}
+
 /** Every opening typed in the rooms along a wall. */
 export function openingsIn(wall: PlanWall, rooms: readonly PlacedRoom[]): PlanOpening[] {
-  const byId = new Map(rooms.map(({ room }) => [room.id, room]));
+  const byId = roomsById(rooms);
   return wall.faces.flatMap((face) => {
     const room = byId.get(face.roomId);
     const { hostId, startNm, endNm } = face.face;

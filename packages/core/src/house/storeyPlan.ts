@@ -23,6 +23,8 @@ export type Overlap = { readonly a: Room; readonly b: Room; readonly area: Squar
 export type StoreyPlan = {
   readonly name: string;
   readonly storey: StoreyPart | undefined;
+  /** The rooms it was made from, as they were entered. */
+  readonly entered: readonly Room[];
   readonly rooms: readonly PlacedRoom[];
   readonly walls: readonly PlanWall[];
   readonly footprint: Footprint | undefined;
@@ -62,14 +64,30 @@ export function planStorey(name: string, rooms: readonly Room[], storey: StoreyP
   const placed = placeRooms(rooms);
   const walls = planWalls(placed);
   const shared = sharedOpenings(walls, placed);
+  // The outside and what overlaps are worked out when they are first asked for: an entry in one room does not wait for them.
+  const footprint = atFirstAsking(() => footprintOf(placed));
+  const overlaps = atFirstAsking(() => overlapsOf(placed));
   return {
     name,
     storey,
+    entered: rooms,
     rooms: placed,
     walls,
-    footprint: footprintOf(placed),
-    overlaps: overlapsOf(placed),
+    get footprint() {
+      return footprint();
+    },
+    get overlaps() {
+      return overlaps();
+    },
     surroundings: new Map(placed.map(({ room }) => [room.id, surroundingsIn(room, shared.get(room.id))])),
+  };
+}
+
+function atFirstAsking<T>(make: () => T): () => T {
+  let made: { readonly value: T } | undefined;
+  return () => {
+    made ??= { value: make() };
+    return made.value;
   };
 }
 
@@ -87,19 +105,30 @@ export function storeyNames(parts: readonly Part[]): readonly string[] {
   return names.toSorted((a, b) => (levels.get(a) ?? 0) - (levels.get(b) ?? 0));
 }
 
-export function planJob(parts: readonly Part[]): JobPlan {
+/** The plan of every storey. One of the plan `before` stands again while its rooms are the same objects. */
+export function planJob(parts: readonly Part[], before?: JobPlan): JobPlan {
   const rooms = parts.filter(isRoom);
   const storeys = parts.filter(isStorey);
-  return {
-    walls: parts.filter(isWallPart),
-    storeys: storeyNames(parts).map((name) =>
-      planStorey(
-        name,
-        rooms.filter((room) => room.storey === name),
-        storeys.find((storey) => storey.storey === name),
-      ),
-    ),
+  const planOf = (name: string): StoreyPlan => {
+    const own = rooms.filter((room) => room.storey === name);
+    const storey = storeys.find((each) => each.storey === name);
+    const known = before?.storeys.find((each) => each.name === name);
+    return known && known.storey === storey && sameRooms(known.entered, own) ? known : planStorey(name, own, storey);
   };
+  return { walls: parts.filter(isWallPart), storeys: storeyNames(parts).map(planOf) };
+}
+
+const sameRooms = (a: readonly Room[], b: readonly Room[]): boolean =>
+  a.length === b.length && a.every((room, index) => room === b[index]);
+
+/** Plans a job again and again as it changes; what has not changed of it is not planned anew. */
+export class Planner {
+  private before: JobPlan | undefined;
+
+  plan(parts: readonly Part[]): JobPlan {
+    this.before = planJob(parts, this.before);
+    return this.before;
+  }
 }
 
 export const surroundingsOf = (plan: JobPlan, partId: string): Surroundings =>

@@ -1,20 +1,42 @@
 import { type Library, standardProductivity } from "../assemblies";
-import { countPart, JobSheets } from "../count";
-import { planJob, resolveParts, surroundingsOf } from "../house";
+import { countJob, type PartCount, type RememberedCounts } from "../count";
 import type { Part } from "../kinds";
-import { type Cutter, cutQuickly, orderJob, type PriceItem, withLongestSold } from "../order";
-import { buildUpJob } from "../price";
+import { type Cutter, cutQuickly, type Order, orderJob, type PriceItem, withLongestSold } from "../order";
+import { type BuildUp, buildUpJob } from "../price";
 import type { Quantities, Reckoning } from "./reckoning";
 import type { Job } from "./schema";
 
-/** Counts one part; a caller that remembers earlier counts passes its own. */
-export type PartCounter = typeof countPart;
-
 /** What a caller that remembers brings along. */
-export type Remembered = { readonly count?: PartCounter; readonly cut?: Cutter; readonly sheets?: JobSheets };
+export type Remembered = RememberedCounts & { readonly cut?: Cutter };
 
 /** What counting and ordering need of a job; pricing is not among it. */
 export type JobToCount = Pick<Job, "system" | "cutting">;
+
+/** Pricing is null for people who do not see costs; there is then no build-up. */
+export type JobToPrice = JobToCount & { readonly pricing: Job["pricing"] | null };
+
+/** The first half of the line: parts → count. */
+export const countOf = (
+  job: JobToCount,
+  parts: readonly Part[],
+  priceList: readonly PriceItem[],
+  library: Library,
+  remembered: Remembered = {},
+): PartCount[] => countJob(parts, job.system, withLongestSold(library, priceList), remembered);
+
+/** The second half: count → order → price, for a caller that shows the count before the rest is worked out. */
+export function orderAndPrice(
+  job: JobToPrice,
+  counts: readonly PartCount[],
+  priceList: readonly PriceItem[],
+  library: Library,
+  { cut = cutQuickly }: Remembered = {},
+): { readonly order: Order; readonly buildUp: BuildUp | undefined } {
+  const lines = counts.flatMap((each) => each.lines);
+  const order = orderJob(lines, priceList, job.system, job.cutting, cut);
+  const { pricing } = job;
+  return { order, buildUp: pricing ? priceOf({ ...job, pricing }, { counts, order }, library) : undefined };
+}
 
 /** Parts → count → order: all that can be said without knowing costs. */
 export function countAndOrder(
@@ -22,14 +44,11 @@ export function countAndOrder(
   parts: readonly Part[],
   priceList: readonly PriceItem[],
   library: Library,
-  { count = countPart, cut = cutQuickly, sheets = new JobSheets() }: Remembered = {},
+  remembered: Remembered = {},
 ): Quantities {
-  const plan = planJob(parts);
-  const sold = withLongestSold(library, priceList);
-  const alone = resolveParts(parts, plan).map((part) => count(part, job.system, sold, surroundingsOf(plan, part.id)));
-  const counts = sheets.apply(alone);
-  const lines = counts.flatMap((each) => each.lines);
-  return { counts, order: orderJob(lines, priceList, job.system, job.cutting, cut) };
+  const counts = countOf(job, parts, priceList, library, remembered);
+  const { order } = orderAndPrice({ ...job, pricing: null }, counts, priceList, library, remembered);
+  return { counts, order };
 }
 
 /** The whole line in one call: parts → count → order → price. The app's worker and the server both come through here. */
@@ -40,7 +59,11 @@ export function reckonJob(
   library: Library,
   remembered: Remembered = {},
 ): Reckoning {
-  const { counts, order } = countAndOrder(job, parts, priceList, library, remembered);
+  const quantities = countAndOrder(job, parts, priceList, library, remembered);
+  return { ...quantities, buildUp: priceOf(job, quantities, library) };
+}
+
+function priceOf(job: Pick<Job, "system" | "pricing">, { counts, order }: Quantities, library: Library): BuildUp {
   const productivity = (task: string) => standardProductivity(library.standard, task);
-  return { counts, order, buildUp: buildUpJob(counts, order, job.pricing, productivity, job.system) };
+  return buildUpJob(counts, order, job.pricing, productivity, job.system);
 }

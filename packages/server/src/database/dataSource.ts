@@ -9,6 +9,7 @@ import { priceItemEntity } from "../priceList/entity";
 import { quoteCounterEntity, quoteEntity } from "../quotes/entity";
 import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Assemblies1764200000000 } from "./assemblies";
+import { ChangeNumbers1764600000000 } from "./changeNumbers";
 import { metAnother } from "./conflicts";
 import { Initial1764000000000 } from "./initial";
 import { MasonryStarters1764500000000 } from "./masonryStarters";
@@ -34,6 +35,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       OpeningsAndPictures1764300000000,
       SoundRecords1764400000000,
       MasonryStarters1764500000000,
+      ChangeNumbers1764600000000,
     ],
     entities: [
       companyEntity,

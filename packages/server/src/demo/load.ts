@@ -57,6 +57,7 @@ async function insertParts(manager: EntityManager, companyId: string, jobId: str
     companyId,
     jobId,
     revision: 1,
+    changeNumber: 1,
     place: index + 1,
     data,
     updatedAt,

@@ -6,6 +6,8 @@ export type JobRow = {
   id: string;
   companyId: string;
   revision: number;
+  /** Goes up by one with each change of the job or of one of its parts. */
+  changeNumber: number;
   data: Job;
   createdAt: Date;
   updatedAt: Date;
@@ -17,6 +19,7 @@ export const jobEntity = new EntitySchema<JobRow>({
     id: { type: "char", length: 36, primary: true },
     companyId: { type: "char", length: 36 },
     revision: { type: "int" },
+    changeNumber: { type: "int" },
     data: { type: "json", transformer: liftedTo(jobRecord) },
     createdAt: { type: "datetime", precision: 3 },
     updatedAt: { type: "datetime", precision: 3 },

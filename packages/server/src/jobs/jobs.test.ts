@@ -248,3 +248,42 @@ describe("the price list", () => {
     expect(refused.body.problems[0].path).toBe("item.buying.price");
   });
 });
+
+describe("what changed since", () => {
+  it("is nothing but the number while nothing did; then the parts that did, and no other", async () => {
+    const id = await newJob();
+    const [a, b] = [newWall(), newWall()];
+    await put(id, a).expect(200);
+    await put(id, b).expect(200);
+    const { body: whole } = await ros.get(`/api/v1/jobs/${id}`).expect(200);
+    const since = (change: number) => ros.get(`/api/v1/jobs/${id}/changes?since=${change}`);
+    expect((await since(whole.change).expect(200)).body).toEqual({ change: whole.change });
+    await put(id, Object.assign({}, b, { name: "Longer" }), 1).expect(200);
+    const { body: one } = await since(whole.change).expect(200);
+    expect(one.change).toBe(whole.change + 1);
+    expect(one.changed.parts).toMatchObject([{ id: b.id, revision: 2, binned: false, part: { name: "Longer" } }]);
+    expect(one.changed.assemblies.length).toBeGreaterThan(0);
+    const bin = { commandId: randomUUID(), baseRevision: 1 };
+    await ros.post(`/api/v1/jobs/${id}/parts/${a.id}/bin`).send(bin).expect(200);
+    const { body: two } = await since(one.change).expect(200);
+    expect(two.changed.parts).toMatchObject([{ id: a.id, binned: true }]);
+    const change = { commandId: randomUUID(), baseRevision: 1, changes: { title: "Renamed" } };
+    await ros.patch(`/api/v1/jobs/${id}`).send(change).expect(200);
+    const { body: three } = await since(two.change).expect(200);
+    expect(three).toMatchObject({ change: two.change + 1, changed: { parts: [], job: { job: { title: "Renamed" } } } });
+  });
+
+  it("is told to nobody outside the company, of no job that is not there, and by no number that is none", async () => {
+    const id = await newJob();
+    await stranger.get(`/api/v1/jobs/${id}/changes?since=1`).expect(404);
+    await ros.get(`/api/v1/jobs/${randomUUID()}/changes?since=1`).expect(404);
+    for (const since of ["", "-1", "1.5", "x", "1e99"])
+      await ros.get(`/api/v1/jobs/${id}/changes?since=${since}`).expect(since === "" ? 200 : 422);
+  });
+
+  it("has no costs for crew", async () => {
+    const id = await newJob();
+    const crew = await juno.get(`/api/v1/jobs/${id}/changes?since=0`).expect(200);
+    expect(crew.body.changed.job.job.pricing).toBe((await juno.get(`/api/v1/jobs/${id}`)).body.job.job.pricing);
+  });
+});

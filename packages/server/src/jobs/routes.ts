@@ -20,7 +20,7 @@ import { priceListOf } from "../priceList/store";
 import { jobAnswer, jobAnswerSchema, partAnswer, partAnswerSchema } from "./answers";
 import { commandOf, once } from "./commands";
 import { type JobRow, jobEntity } from "./entity";
-import { allPartsOf, jobOf, lockJob, partsOf } from "./store";
+import { allPartsOf, changeNumberOf, jobOf, lockJob, partsOf, partsSince } from "./store";
 
 const pageSchema = z.object({
   page: z.coerce.number().int().min(1).max(100_000).default(1),
@@ -37,11 +37,21 @@ const patchSchema = z
   .meta({ id: "JobChange" });
 
 const fullJobSchema = z.object({
+  /** The last change that this answer knows of. */
+  change: z.int(),
   job: jobAnswerSchema,
   parts: z.array(partAnswerSchema),
   /** In the versions its parts are counted with. */
   assemblies: z.array(assemblySchema),
   standard: houseStandardSchema.nullable(),
+});
+
+const sinceSchema = z.object({ since: z.coerce.number().int().min(0) });
+
+const jobChangesSchema = z.object({
+  change: z.int(),
+  /** The job, the parts changed since, those in the bin among them, and what these are counted with. */
+  changed: fullJobSchema.omit({ change: true }).optional(),
 });
 
 export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
@@ -95,10 +105,38 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
         parts.filter(isKnown).map((part) => part.data),
       );
       return {
+        change: row.changeNumber,
         job: jobAnswer(row, user.role),
         parts: parts.map(partAnswer),
         assemblies,
         standard: standard ?? null,
+      };
+    },
+  }),
+  endpoint({
+    method: "get",
+    path: "/jobs/:jobId/changes",
+    access: "signed-in",
+    summary: "What of a job changed after a change that is known: nothing but the number where nothing did",
+    status: 200,
+    query: sinceSchema,
+    answer: jobChangesSchema,
+    handle: async ({ user, param, query: { since } }) => {
+      const { companyId } = user;
+      const change = await changeNumberOf(dataSource, companyId, param("jobId"));
+      if (change === since) return { change };
+      const row = await jobOf(dataSource, companyId, param("jobId"));
+      const changed = await partsSince(dataSource, companyId, row.id, since);
+      const counted = changed.filter((part) => part.binnedAt === null && isKnown(part)).map((part) => part.data);
+      const { assemblies, standard } = await libraryOf(dataSource, companyId, row.data, counted);
+      return {
+        change: row.changeNumber,
+        changed: {
+          job: jobAnswer(row, user.role),
+          parts: changed.map(partAnswer),
+          assemblies,
+          standard: standard ?? null,
+        },
       };
     },
   }),
@@ -117,7 +155,8 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
         return once(manager, command, async () => {
           if (row.revision !== body.baseRevision) throw new HttpProblem(409, { current: jobAnswer(row, user.role) });
           const data: Job = { ...row.data, ...body.changes };
-          const changed: JobRow = { ...row, data, revision: row.revision + 1, updatedAt: new Date() };
+          const changeNumber = row.changeNumber + 1;
+          const changed: JobRow = { ...row, data, revision: row.revision + 1, changeNumber, updatedAt: new Date() };
           await manager.getRepository(jobEntity).save(changed);
           return jobAnswer(changed, user.role);
         });
@@ -163,7 +202,15 @@ export async function insertJob(
   data: Job,
 ): Promise<JobRow> {
   const now = new Date();
-  const row: JobRow = { id: randomUUID(), companyId, revision: 1, data, createdAt: now, updatedAt: now };
+  const row: JobRow = {
+    id: randomUUID(),
+    companyId,
+    revision: 1,
+    changeNumber: 1,
+    data,
+    createdAt: now,
+    updatedAt: now,
+  };
   await source.getRepository(jobEntity).insert(row);
   return row;
 }

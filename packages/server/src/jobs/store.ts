@@ -1,5 +1,5 @@
 import type { DataSource, EntityManager } from "typeorm";
-import { IsNull } from "typeorm";
+import { IsNull, MoreThan } from "typeorm";
 import { isKnown, whyNotKnown } from "../database/lifted";
 import { HttpProblem, notFound } from "../http/problemDetails";
 import { type PartRow, partEntity } from "../parts/entity";
@@ -41,3 +41,26 @@ export const partsOf = async (source: Source, companyId: string, jobId: string):
 
 export const touchJob = (manager: EntityManager, companyId: string, jobId: string, at: Date) =>
   manager.getRepository(jobEntity).update({ id: jobId, companyId }, { updatedAt: at });
+
+/** Counts a change of the job, whose row is locked, and gives its number. */
+export async function nextChange(manager: EntityManager, companyId: string, jobId: string, at: Date): Promise<number> {
+  const jobs = manager.getRepository(jobEntity);
+  const where = { id: jobId, companyId };
+  await jobs.update(where, { updatedAt: at, changeNumber: () => "changeNumber + 1" });
+  return changeNumberOf(manager, companyId, jobId);
+}
+
+/** The number of the job's last change, without reading the job. Throws 404. */
+export async function changeNumberOf(source: Source, companyId: string, jobId: string): Promise<number> {
+  const where = { id: jobId, companyId };
+  const row = await source.getRepository(jobEntity).findOne({ where, select: { id: true, changeNumber: true } });
+  if (!row) throw notFound("job");
+  return row.changeNumber;
+}
+
+/** Parts changed after a change of the job, those in the bin among them. */
+export const partsSince = (source: Source, companyId: string, jobId: string, since: number): Promise<PartRow[]> =>
+  source.getRepository(partEntity).find({
+    where: { companyId, jobId, changeNumber: MoreThan(since) },
+    order: { place: "ASC", id: "ASC" },
+  });

@@ -8,6 +8,8 @@ export type PartRow = {
   companyId: string;
   jobId: string;
   revision: number;
+  /** The job's change that it was last changed by. */
+  changeNumber: number;
   /** Place in the job's list, in the order the parts were made. */
   place: number;
   data: Part;
@@ -23,6 +25,7 @@ export const partEntity = new EntitySchema<PartRow>({
     companyId: { type: "char", length: 36 },
     jobId: { type: "char", length: 36 },
     revision: { type: "int" },
+    changeNumber: { type: "int" },
     place: { type: "int" },
     data: { type: "json", transformer: liftedBy(readStoredPart) },
     updatedAt: { type: "datetime", precision: 3 },

@@ -4,7 +4,7 @@ import { whyNotKnown } from "../database/lifted";
 import { HttpProblem, notFound, unfit } from "../http/problemDetails";
 import { type PartAnswer, partAnswer } from "../jobs/answers";
 import type { JobRow } from "../jobs/entity";
-import { touchJob } from "../jobs/store";
+import { nextChange } from "../jobs/store";
 import { type PartRow, partEntity, partVersionEntity, type VersionWay } from "./entity";
 
 const MOST_PARTS = 2000;
@@ -61,8 +61,10 @@ export async function insertPart(
     throw unfit([{ code: "too-many", path: "part", message: `A job has at most ${MOST_PARTS} parts.` }]);
   }
   const updatedAt = new Date();
+  const changeNumber = await nextChange(manager, companyId, jobId, updatedAt);
   const row: PartRow = {
     id,
+    changeNumber,
     companyId,
     jobId,
     revision: 1,
@@ -74,14 +76,14 @@ export async function insertPart(
   };
   await parts.insert(row);
   await noteVersion(manager, row, "saved", data, author);
-  await touchJob(manager, companyId, jobId, updatedAt);
   return partAnswer(row);
 }
 
 export async function savePart(manager: EntityManager, row: PartRow, author: Author): Promise<PartAnswer> {
-  const saved = { ...row, revision: row.revision + 1, updatedAt: new Date(), updatedBy: author.userId };
+  const updatedAt = new Date();
+  const changeNumber = await nextChange(manager, row.companyId, row.jobId, updatedAt);
+  const saved = { ...row, revision: row.revision + 1, changeNumber, updatedAt, updatedBy: author.userId };
   await manager.getRepository(partEntity).save(saved);
   await noteVersion(manager, saved, saved.binnedAt ? "binned" : "saved", saved.data, author);
-  await touchJob(manager, row.companyId, row.jobId, saved.updatedAt);
   return partAnswer(saved);
 }

@@ -20,7 +20,7 @@ const above = ({ cost, bound }: CutList): string =>
 
 /** Looks for the best cut list of an item in the worker, shows how near it is to the proven least, and keeps it. */
 export function BestCut({ cut, mayKeep }: { readonly cut: ItemCut; readonly mayKeep: boolean }) {
-  const { record, reckoning, priceList, changeCutting } = useJob();
+  const { record, reckoning, priceList, changeCutting } = useJob("record", "reckoning", "priceList", "changeCutting");
   const [run, setRun] = useState<Run>({ state: "idle" });
   const current = useRef("");
   const { cutting, system } = record.job;

@@ -28,7 +28,7 @@ type Props = { readonly order: Order; readonly counts: readonly PartCount[] };
 
 /** What is cut from what, bar by bar, over the whole job. The marks are those of the elevations. */
 export function CutLists({ order, counts }: Props) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const session = useSession().data;
   const marks = useMemo(() => marksOf(counts), [counts]);
   const { cutting, system } = record.job;
@@ -56,7 +56,7 @@ export function CutLists({ order, counts }: Props) {
 }
 
 function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
-  const { changeCutting, record } = useJob();
+  const { changeCutting, record } = useJob("changeCutting", "record");
   const { system } = record.job;
   const field = (key: "kerfNm" | "endTrimNm", label: string, mostNm: number) => (
     <CommitField
@@ -105,7 +105,7 @@ type ItemProps = {
 };
 
 function ItemCutList({ cut, told, marks, mayChange }: ItemProps) {
-  const { record, context } = useJob();
+  const { record, context } = useJob("record", "context");
   const { system } = record.job;
   const bought = cut.bars.filter((bar) => !bar.fromYard).length;
   const yard = cut.bars.length - bought;
@@ -133,7 +133,7 @@ function ItemCutList({ cut, told, marks, mayChange }: ItemProps) {
 }
 
 function Bars({ cut, marks }: Pick<ItemProps, "cut" | "marks">) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const { system, cutting } = record.job;
   if (cut.bars.length === 0) return null;
   const longestNm = Math.max(...cut.bars.map((bar) => bar.stockNm));
@@ -156,7 +156,7 @@ function Bars({ cut, marks }: Pick<ItemProps, "cut" | "marks">) {
 
 /** The cut list for the saw: bars and marks, and nothing to press. */
 function CutPaper({ order, marks }: { readonly order: Order; readonly marks: ReadonlyMap<string, string> }) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const { title, system, cutting } = record.job;
   return (
     <PrintPaper title="Cut list" under={`${title}. Saw cut ${formatLength(cutting.kerfNm, system)}.`}>

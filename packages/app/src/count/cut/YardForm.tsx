@@ -11,7 +11,7 @@ import { newId } from "../../sync/newId";
 
 /** Offcuts and lengths that are in the yard already: they are used before anything is bought. */
 export function YardForm({ cutting }: { readonly cutting: CuttingSettings }) {
-  const { changeCutting, record, reckoning } = useJob();
+  const { changeCutting, record, reckoning } = useJob("changeCutting", "record", "reckoning");
   const [adding, setAdding] = useState(false);
   const { system } = record.job;
   const names = new Map((reckoning?.order.cuts ?? []).map((cut) => [cut.itemCode, cut.name]));
@@ -52,7 +52,7 @@ type AddingProps = {
 };
 
 function Adding({ options, onAdd }: AddingProps) {
-  const { record } = useJob();
+  const { record } = useJob("record");
   const [itemCode, setItemCode] = useState(options[0]?.value ?? "");
   const [length, setLength] = useState("");
   const [count, setCount] = useState("1");

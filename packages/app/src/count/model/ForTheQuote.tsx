@@ -12,7 +12,7 @@ export type Camera = (() => Promise<Blob>) | undefined;
 
 /** Puts the model as it is seen on the quote's paper. Only for those who see the quote. */
 export function ForTheQuote({ camera, storey }: { readonly camera: Camera; readonly storey: string }) {
-  const { jobId, record, changeJob } = useJob();
+  const { jobId, record, changeJob } = useJob("jobId", "record", "changeJob");
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<string>();
   const [failure, setFailure] = useState<string>();

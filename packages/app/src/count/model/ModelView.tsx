@@ -25,7 +25,7 @@ const groupOf = (role: string): string => roleOf(role)?.group ?? "";
 
 /** The framing as it stands: turned by dragging, cut by storey, with what is in the way hidden. */
 export function ModelView({ counts, onOpen, litLine }: Props) {
-  const { resolved, plan, context } = useJob();
+  const { resolved, plan, context } = useJob("resolved", "plan", "context");
   const [storey, setStorey] = useState(ALL);
   const [hidden, setHidden] = useState(COVERS);
   const all = useMemo(() => modelOf(counts, resolved, plan, context), [counts, resolved, plan, context]);

@@ -13,7 +13,7 @@ const shown = (count: number): string => Number(count.toFixed(1)).toLocaleString
 
 /** The units of each leaf by both ways of counting, and which of them is in force. */
 export function BothWays({ part }: { readonly part: MasonryWall | Pier }) {
-  const { reckoning, context, rules, changePart } = useJob();
+  const { reckoning, context, rules, changePart } = useJob("reckoning", "context", "rules", "changePart");
   const compared = reckoning?.counts.find((each) => each.partId === part.id)?.compared ?? [];
   if (compared.length === 0) return null;
   const { settled } = settlePart(part, context.system, rules);

@@ -30,7 +30,7 @@ const countProblem = (text: string): string | undefined =>
 
 /** A pier: three figures, and what it is built of. */
 export default function PierScreen({ part }: { readonly part: Pier }) {
-  const { context, rules, savePart, reckoning } = useJob();
+  const { context, rules, savePart, reckoning } = useJob("context", "rules", "savePart", "reckoning");
   const [figure, show] = usePad();
   const kind = kindOf(part);
   const slots = kind.dimensions(part);

@@ -15,6 +15,7 @@ import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Faint, Strong } from "../../components/Text";
 import { useJob } from "../../job/JobContext";
+import { useJobLater } from "../../job/useJobLater";
 import { newId } from "../../sync/newId";
 
 type Piece = { readonly id: string; readonly name: string };
@@ -27,7 +28,14 @@ type Props = { readonly room: Room; readonly hostId: string; readonly hostName: 
  * several: each is built by itself, or all of them at once. The rest of the walls are existing.
  */
 export function NewWallFromRoom({ room, hostId, hostName }: Props) {
-  const { parts, plan, context, rules, saveParts, jobId } = useJob();
+  const { parts, plan, context, rules, saveParts, jobId } = useJobLater(
+    "parts",
+    "plan",
+    "context",
+    "rules",
+    "saveParts",
+    "jobId",
+  );
   const router = useRouter();
   const pieces = buildableWalls(room).filter((each) => each.hostId === hostId);
   const walls = parts.filter(isWallPart).filter((part) => part.plan !== null);
@@ -95,7 +103,7 @@ export function NewWallFromRoom({ room, hostId, hostName }: Props) {
 }
 
 function NewHere({ wall }: { readonly wall: WallPart }) {
-  const { jobId } = useJob();
+  const { jobId } = useJob("jobId");
   return (
     <Faint>
       {"New here: "}

@@ -14,7 +14,7 @@ const BY_ITSELF = "";
 
 /** Where a room stands on its storey, and the room it belongs to. */
 export function PlacePanel({ room, onChange }: Props) {
-  const { parts, jobId } = useJob();
+  const { parts, jobId } = useJob("parts", "jobId");
   const [joining, setJoining] = useState(false);
   const { place } = room;
   const others = parts.filter(

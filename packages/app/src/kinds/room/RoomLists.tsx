@@ -11,7 +11,7 @@ import { memo, useMemo } from "react";
 import { View } from "react-native";
 import { UsesPanel } from "../../assembly/UsesPanel";
 import { Strong, Warning } from "../../components/Text";
-import { useJobActions } from "../../job/JobContext";
+import { useJob } from "../../job/JobContext";
 import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
 import { MeasureList } from "../../measure/MeasureList";
@@ -63,7 +63,7 @@ export const RoomLists = memo(function RoomLists(props: Props) {
 });
 
 function FloorLine({ room }: { readonly room: Room }) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const { polygon } = outlineOf(room);
   const words = polygon
     ? `${formatArea(polygonArea(polygon), context.system)} of floor`
@@ -78,7 +78,7 @@ function FloorLine({ room }: { readonly room: Room }) {
 type FiguresProps = Pick<Props, "room" | "around" | "active" | "onFigure">;
 
 function Figures({ room, around, active, onFigure }: FiguresProps) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const openFigure = useOpenFigure(room, onFigure);
   const slots = useMemo(() => roomDimensions(room), [room]);
   const measures = useMemo(() => roomKind.measures(room, context, around), [room, context, around]);

@@ -8,7 +8,8 @@ import {
   walkOn,
 } from "@wide-porch/core";
 import { useCallback, useMemo, useRef, useState } from "react";
-import { useJob, useJobActions } from "../../job/JobContext";
+import { useJob } from "../../job/JobContext";
+import { useJobLater } from "../../job/useJobLater";
 import { useLater } from "../../job/useLater";
 import { PartLayout } from "../../measure/PartLayout";
 import { type Entered, TapePad } from "../../measure/TapePad";
@@ -31,11 +32,12 @@ const runOf = (path: string | undefined): string | undefined => /^runs\.([^.]+)\
 /** One room: its plan, which draws itself as the walls are read, and all that is in it. */
 export default function RoomScreen({ part: room }: { readonly part: Room }) {
   const [figure, show] = usePad();
-  const { context, savePart, noteReading } = useJobActions();
-  const { readings, plan } = useJob();
+  const { context, readings, savePart, noteReading } = useJob("context", "readings", "savePart", "noteReading");
+  // What stands around the room does not answer an entry in it.
+  const { plan } = useJobLater("plan");
   const [hostId, setHost] = useState(room.runs[0]?.id ?? "");
   const [refusal, setRefusal] = useState<string>();
-  const around = surroundingsOf(plan, room.id);
+  const around = useMemo(() => surroundingsOf(plan, room.id), [plan, room.id]);
   const drawing = useMemo(() => roomKind.draw(room, context, around), [room, context, around]);
   const slots = useMemo(() => roomDimensions(room).filter((slot) => !slot.typedOn), [room]);
   const active = slots.some((slot) => slot.path === figure) ? figure : undefined;

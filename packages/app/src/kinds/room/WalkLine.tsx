@@ -3,14 +3,14 @@ import { useState } from "react";
 import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Faint, Warning } from "../../components/Text";
-import { useJobActions } from "../../job/JobContext";
+import { useJob } from "../../job/JobContext";
 import { gapText } from "./gapText";
 
 type Props = { readonly room: Room; readonly onDone: (room: Room) => void };
 
 /** While walking: where the walk stands from its start, and the way to say that it is back. */
 export function WalkLine({ room, onDone }: Props) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const [refusal, setRefusal] = useState<string>();
   if (room.finished) return null;
   const done = () => {

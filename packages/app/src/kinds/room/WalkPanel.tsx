@@ -17,7 +17,7 @@ import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Notice } from "../../components/Notice";
 import { Body, Faint, Strong } from "../../components/Text";
-import { useJobActions } from "../../job/JobContext";
+import { useJob } from "../../job/JobContext";
 import { newId } from "../../sync/newId";
 import { gapText } from "./gapText";
 
@@ -32,7 +32,7 @@ type Props = {
 
 /** Whether the walk closes, and the ways to mend it when it does not. Nothing is ever adjusted by itself. */
 export function WalkPanel({ room, onChange, onWalk, onFigure }: Props) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const outline = useMemo(() => outlineOf(room), [room]);
   const point = walkPoint(room, outline, context);
   const goOn = () => {
@@ -78,7 +78,7 @@ function SmallGap({ room, onChange }: Pick<Props, "room" | "onChange">) {
 }
 
 function Explanations({ room, onChange }: Pick<Props, "room" | "onChange">) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const found = useMemo(() => explainGap(room, context.system), [room, context.system]);
   const { gap } = walkOf(room);
   if (found.length === 0) {

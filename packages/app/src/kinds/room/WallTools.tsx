@@ -19,7 +19,7 @@ import { Button } from "../../components/Button";
 import { Choice } from "../../components/Choice";
 import { Faint, Title, Warning } from "../../components/Text";
 import { Trash2 } from "../../icons";
-import { useJobActions } from "../../job/JobContext";
+import { useJob } from "../../job/JobContext";
 import { newId } from "../../sync/newId";
 import { OpeningRow, OpeningSheet } from "../../wall/OpeningSheet";
 import { NewWallFromRoom } from "./NewWallFromRoom";
@@ -43,7 +43,7 @@ type Props = {
 
 /** What is done to one wall: openings, recesses and bumps in it, and a new stud wall made of it. */
 export function WallTools({ room, shared, hostId, onHost, onChange, onAdded }: Props) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const [refusal, setRefusal] = useState<string>();
   const hosts = hostsOf(room, runName).filter((host) => host.lengthNm !== null);
   const host = hosts.find((each) => each.id === hostId);
@@ -124,7 +124,7 @@ export function WallTools({ room, shared, hostId, onHost, onChange, onAdded }: P
 
 /** What is in a wall, to be changed or taken out, and the wall itself. */
 function WhatIsIn({ room, hostId, onChange }: Pick<Props, "room" | "hostId" | "onChange">) {
-  const { context } = useJobActions();
+  const { context } = useJob("context");
   const openings = room.openings.filter((opening) => opening.hostId === hostId);
   const features = room.features.filter((feature) => feature.runId === hostId || feature.id === hostId);
   const isRun = room.runs.some((run) => run.id === hostId);

@@ -4,7 +4,7 @@ import { UsesPanel } from "../../assembly/UsesPanel";
 import { Button } from "../../components/Button";
 import { CommitField } from "../../components/CommitField";
 import { Figure, Title } from "../../components/Text";
-import { useJobActions } from "../../job/JobContext";
+import { useJob } from "../../job/JobContext";
 import { PartLayout } from "../../measure/PartLayout";
 import { PartName } from "../../measure/PartName";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
@@ -16,7 +16,7 @@ const problemIn = (text: string): string | undefined =>
 
 /** Things counted on a walk round: press once for each, or type how many. */
 export default function SpotsScreen({ part }: { readonly part: SpotsPart }) {
-  const { savePart } = useJobActions();
+  const { savePart } = useJob("savePart");
   const count = part.count ?? 0;
   const set = (next: number) => savePart({ ...part, count: Math.min(MOST, Math.max(0, next)) });
   return (

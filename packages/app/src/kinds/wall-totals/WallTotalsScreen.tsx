@@ -5,7 +5,7 @@ import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
 import { CommitField } from "../../components/CommitField";
 import { Faint, Title } from "../../components/Text";
-import { useJobActions } from "../../job/JobContext";
+import { useJob } from "../../job/JobContext";
 import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
@@ -22,7 +22,7 @@ const countProblem = (text: string): string | undefined =>
 
 /** Walls that nobody has drawn: their totals, counted by the same assemblies and marked as reckoned. */
 export default function WallTotalsScreen({ part }: { readonly part: WallTotals }) {
-  const { context, rules, savePart } = useJobActions();
+  const { context, rules, savePart } = useJob("context", "rules", "savePart");
   const [figure, show] = usePad();
   const kind = kindOf(part);
   const slots = kind.dimensions(part);
