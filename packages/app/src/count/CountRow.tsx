@@ -12,9 +12,10 @@ type Props = {
 };
 
 /** What there is to say of a line beside its figure. */
-function remarks({ byHand, basis, computed, unit }: CountLine, system: MeasuringSystem): string {
+function remarks({ byHand, basis, computed, unit, supply }: CountLine, system: MeasuringSystem): string {
   const said: string[] = [];
   if (byHand !== undefined) said.push(`set by hand, computed ${quantityText(computed, unit, system)}`);
+  if (supply) said.push(supply.by === "customer" ? "supplied by the customer" : "allowed for, to be chosen");
   if (basis === "reckoned") said.push("reckoned, not laid out");
   return said.join(" · ");
 }

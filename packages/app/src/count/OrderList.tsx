@@ -1,11 +1,11 @@
 import { type Order, type OrderLine, orderTable, packWord } from "@wide-porch/core";
 import { View } from "react-native";
-import { Body, Faint, Figure, Warning } from "../components/Text";
+import { Body, Faint, Figure, Title, Warning } from "../components/Text";
 import { ExportButtons } from "../export/ExportButtons";
 
 /** What to buy for the whole job: need and waste apart. */
 export function OrderList({ order }: { readonly order: Order }) {
-  if (order.lines.length === 0) return <Body>Nothing to order yet.</Body>;
+  if (order.lines.length + order.supplied.length === 0) return <Body>Nothing to order yet.</Body>;
   return (
     <>
       {order.problems.map((problem) => (
@@ -16,8 +16,27 @@ export function OrderList({ order }: { readonly order: Order }) {
           <OrderRow key={line.id} line={line} />
         ))}
       </View>
+      <Supplied lines={order.supplied} />
       <ExportButtons make={() => orderTable(order)} what="order list" />
     </>
+  );
+}
+
+/** What the job needs and is not bought: the customer brings it, or has yet to choose it. */
+function Supplied({ lines }: { readonly lines: Order["supplied"] }) {
+  if (lines.length === 0) return null;
+  return (
+    <View className="gap-1">
+      <Title level={2}>Not to be bought</Title>
+      <View role="list" aria-label="Not to be bought" className="border-t border-rule">
+        {lines.map(({ id, description, need, by }) => (
+          <View key={id} role="listitem" className="min-h-12 justify-center border-b border-rule py-1.5">
+            <Body>{`${description}, ${need}`}</Body>
+            <Faint>{by === "customer" ? "Supplied by the customer" : "Allowed for: to be chosen"}</Faint>
+          </View>
+        ))}
+      </View>
+    </View>
   );
 }
 

@@ -47,7 +47,7 @@ function fakeWorker() {
     },
     price: async () => ({
       counts: parts.map((unchanged) => ({ unchanged })),
-      order: { lines: [], cuts: [], problems: [] } as unknown as DeviceReckoning["order"],
+      order: { lines: [], cuts: [], supplied: [], problems: [] } as unknown as DeviceReckoning["order"],
       buildUp: undefined,
     }),
     forget: async () => undefined,

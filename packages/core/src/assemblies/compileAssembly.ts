@@ -41,6 +41,10 @@ export type CompiledRule = {
   readonly index: number;
   readonly formula: ReadyFormula | undefined;
   readonly when: ReadyFormula | undefined;
+  /** When somebody else supplies it; always, where there is none. */
+  readonly suppliedWhen: ReadyFormula | undefined;
+  /** What the quote says of it. */
+  readonly words: Template | undefined;
   /** Its item's code, with names of choices in it. */
   readonly item: Template;
   /** Whether its formula is nothing but whole sheets, so that they can be nested with those of other parts. */
@@ -116,28 +120,56 @@ function itemProblems(rule: AssemblyRule, item: Template, path: string, names: N
   );
 }
 
+function supplyProblems({ label, supply, unit, item }: AssemblyRule, path: string): AssemblyProblem[] {
+  if (!supply || (unit !== "hour" && item !== "")) return [];
+  const what = unit === "hour" ? "hours" : "a step for other rules";
+  return [problemAt("nothing-to-supply", `${path}.supply`, `${label} is ${what}: nobody supplies that.`)];
+}
+
+function wordsProblems({ label }: AssemblyRule, words: Template | undefined, path: string, names: NameTypes) {
+  const unknown = (words?.names ?? []).filter((name) => !names.has(name));
+  return unknown.map((name) =>
+    problemAt("unknown-name", `${path}.words`, `${label}: its words name “${name}”, which there is not.`),
+  );
+}
+
+/** A condition gives a yes or no. */
+function yesNoProblem({ label }: AssemblyRule, path: string, type: FormulaType | undefined): AssemblyProblem[] {
+  if (!type || type.is === "yes-no") return [];
+  const message = `${label}: the condition gives ${typeWords(type)}; it has to be a yes or no.`;
+  return [problemAt("not-yes-no", path, message)];
+}
+
 function compileRule(rule: AssemblyRule, index: number, speech: Speech): CompiledRule {
   const path = `rules.${index}`;
   const formula = read({ path: `${path}.formula`, text: rule.formula }, speech);
   const when = rule.when === undefined ? {} : read({ path: `${path}.when`, text: rule.when }, speech);
-  const problems = [formula.problem, when.problem].filter((each) => each !== undefined);
+  const supplied = rule.supply?.when;
+  const suppliedWhen = supplied === undefined ? {} : read({ path: `${path}.supply.when`, text: supplied }, speech);
+  const words = rule.words === undefined ? undefined : readTemplate(rule.words);
+  const problems = [formula.problem, when.problem, suppliedWhen.problem].filter((each) => each !== undefined);
   if (formula.type) problems.push(...typeProblems(rule, path, formula.type));
-  if (when.type && when.type.is !== "yes-no") {
-    const message = `${rule.label}: the condition gives ${typeWords(when.type)}; it has to be a yes or no.`;
-    problems.push(problemAt("not-yes-no", `${path}.when`, message));
-  }
+  problems.push(
+    ...yesNoProblem(rule, `${path}.when`, when.type),
+    ...yesNoProblem(rule, `${path}.supply.when`, suppliedWhen.type),
+    ...supplyProblems(rule, path),
+    ...wordsProblems(rule, words, path, speech.names),
+  );
   if (rule.buying === "cut" && formula.ready && !countsPieces(formula.ready.expression)) {
     const message = `${rule.label} is cut from stock lengths, so its formula counts pieces: pieces("stud").`;
     problems.push(problemAt("cut-counts-pieces", `${path}.formula`, message));
   }
   const item = readTemplate(rule.item);
   problems.push(...itemProblems(rule, item, path, speech.names));
-  const expressions = [formula.ready?.expression, when.ready?.expression].filter((each) => each !== undefined);
+  const ready = [formula.ready, when.ready, suppliedWhen.ready];
+  const expressions = ready.flatMap((each) => each?.expression ?? []);
   return {
     rule,
     index,
     formula: problems.some((each) => each.path === `${path}.formula`) ? undefined : formula.ready,
     when: when.ready,
+    suppliedWhen: suppliedWhen.ready,
+    words,
     item,
     countsSheets: formula.ready !== undefined && countsSheets(formula.ready.expression),
     roles: formula.ready ? rolesIn(formula.ready.expression, speech.language) : [],

@@ -55,6 +55,29 @@ export type AssemblyParameter = z.infer<typeof parameterSchema>;
 
 export const BUYING = ["cut", "run", "whole"] as const;
 
+/** An amount for one of what is counted. */
+const rateSchema = z.string().regex(/^\d{1,7}(\.\d{1,2})?$/, "An amount such as 40 or 39.50.");
+
+export const SUPPLIERS = ["customer", "allowance"] as const;
+
+/**
+ * Who supplies what a rule counts, where it is not the builder from the price list: the customer, who buys it and has it fitted; or
+ * nobody yet, with an amount allowed for each until it is chosen.
+ */
+const supplySchema = z
+  .object({
+    by: z.enum(SUPPLIERS),
+    /** A yes-or-no formula; always, where there is none. */
+    when: formulaSchema.optional(),
+    /** Of an allowance: for one of what is counted; for a square foot or metre, a foot or metre, where it is measured. */
+    rate: rateSchema.optional(),
+  })
+  .refine(({ by, rate }) => by === "customer" || rate !== undefined, {
+    path: ["rate"],
+    message: "An allowance needs an amount for each.",
+  });
+export type RuleSupply = z.infer<typeof supplySchema>;
+
 /** One line of an assembly: what to count, by which formula, when. */
 const ruleSchema = z.object({
   /** Later formulas can use its result under this name. */
@@ -79,6 +102,9 @@ const ruleSchema = z.object({
   wastePercent: z.number().min(0).max(100).optional(),
   /** Labour task of the company, reckoned on what is counted. */
   task: z.string().max(60).optional(),
+  supply: supplySchema.optional(),
+  /** What the quote says of it where it counts something. Names in braces are replaced by their values. */
+  words: z.string().min(1).max(400).optional(),
   /** Why it is there, in the builder's words. */
   sentence: z.string().min(1).max(400),
   /** Where the rule is from: a published table, or common practice. */
@@ -174,7 +200,7 @@ export type AssemblyExample = z.infer<typeof exampleSchema>;
 /** How something is built, as data: parameters, rules, wording, worked examples. One for each measuring system. */
 export const assemblySchema = z
   .object({
-    schemaVersion: z.literal(4),
+    schemaVersion: z.literal(5),
     id: z
       .string()
       .regex(/^[a-z0-9][a-z0-9-]*$/, "An id is small letters, digits and hyphens.")
@@ -237,6 +263,12 @@ export const assemblyMigrations: readonly Migration[] = [
     to: 4,
     name: "slots-and-tables",
     up: (assembly) => ({ ...assembly, ...(assembly.framing === undefined ? {} : { slot: "frame" }), tables: [] }),
+  },
+  {
+    // Who supplies what a rule counts, and its own words for the quote: none had any.
+    to: 5,
+    name: "supply-and-words",
+    up: (assembly) => assembly,
   },
 ];
 

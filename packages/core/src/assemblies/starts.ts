@@ -8,7 +8,7 @@ export const blankAssembly = (
   system: MeasuringSystem,
   appliesTo: AssemblyPart,
 ): Assembly => ({
-  schemaVersion: 4,
+  schemaVersion: 5,
   id,
   version: 1,
   name,

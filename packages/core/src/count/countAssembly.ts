@@ -11,7 +11,8 @@ import {
 } from "../assemblies";
 import { type Problem, problem } from "../problems/problem";
 import type { CountedLine } from "./countedLine";
-import { linesByItem, linesBySection, makeLine } from "./makeLine";
+import type { LineSupply } from "./countLine";
+import { type Came, linesByItem, linesBySection, makeLine } from "./makeLine";
 import { type Applied, namesOf, piecesByRole, piecesOf, type Round } from "./round";
 import { scopeOf } from "./scope";
 
@@ -90,19 +91,26 @@ function leaveUncounted(compiled: CompiledRule, round: Round, tally: Tally, why:
 }
 
 /** What a rule comes to, nothing where its condition does not hold; or why it cannot be said. */
-function workOut(
-  { formula, when, problems }: CompiledRule,
-  { ground }: Round,
-): { readonly quantity: number } | { readonly why: string } {
+function workOut(compiled: CompiledRule, { ground }: Round): Came | { readonly why: string } {
+  const { formula, when, problems } = compiled;
   const [own] = problems;
   if (own || !formula) return { why: own?.message ?? "Its formula cannot be read." };
   const holds = when?.run(ground);
   if (holds && !holds.ok) return { why: holds.problem.message };
-  if (holds && holds.value !== true) return { quantity: 0 };
+  if (holds && holds.value !== true) return { quantity: 0, supply: undefined };
   const worked = formula.run(ground);
   if (!worked.ok) return { why: worked.problem.message };
   const quantity = Number(worked.value);
-  return quantity < 0 ? { why: `It comes to less than nothing: ${quantity}.` } : { quantity };
+  if (quantity < 0) return { why: `It comes to less than nothing: ${quantity}.` };
+  const supplied = compiled.suppliedWhen?.run(ground);
+  if (supplied && !supplied.ok) return { why: `Who supplies it cannot be said. ${supplied.problem.message}` };
+  const bySomebodyElse = supplied === undefined || supplied.value === true;
+  return { quantity, supply: bySomebodyElse ? supplyOf(compiled.rule) : undefined };
+}
+
+function supplyOf({ supply }: AssemblyRule): LineSupply | undefined {
+  if (!supply) return undefined;
+  return supply.by === "customer" ? { by: "customer" } : { by: "allowance", rate: supply.rate ?? "0" };
 }
 
 function countRule(compiled: CompiledRule, round: Round, tally: Tally): void {
@@ -112,10 +120,11 @@ function countRule(compiled: CompiledRule, round: Round, tally: Tally): void {
     leaveUncounted(compiled, round, tally, came.why);
     return;
   }
-  const { quantity } = came;
+  const { quantity, supply } = came;
   round.ground.values.set(rule.name, quantity);
   if (quantity === 0 || isStep(rule)) return;
-  if (compiled.item.names.includes("section")) tally.lines.push(...linesBySection(compiled, round, quantity));
-  else if (compiled.item.names.includes("piece")) tally.lines.push(...linesByItem(compiled, round, quantity));
-  else tally.lines.push(makeLine(compiled, round, { quantity, sectionId: "", pieces: piecesOf(compiled, round) }));
+  if (compiled.item.names.includes("section")) tally.lines.push(...linesBySection(compiled, round, came));
+  else if (compiled.item.names.includes("piece")) tally.lines.push(...linesByItem(compiled, round, came));
+  else
+    tally.lines.push(makeLine(compiled, round, { quantity, supply, sectionId: "", pieces: piecesOf(compiled, round) }));
 }

@@ -13,6 +13,9 @@ export type Working = MeasureWorking & {
 /** Laid out: as many as are drawn. Reckoned: from totals. Formula: worked out from measured values. */
 export type Basis = "laid-out" | "reckoned" | "formula";
 
+/** Supplied by the customer; or not chosen yet, with an amount allowed for each as it is counted in the job's system. */
+export type LineSupply = { readonly by: "customer" } | { readonly by: "allowance"; readonly rate: string };
+
 /** A quantity of one item for one part. `quantity` is what is fixed; what is bought is the order's business. */
 export type CountLine = {
   /** Unique in the job: the part's id and the key. */
@@ -49,6 +52,8 @@ export type CountLine = {
   /** The placed pieces it counts; empty for what is not drawn. */
   readonly pieceIds: readonly string[];
   readonly labourTask?: string | undefined;
+  /** Who supplies it, where it is not bought from the price list: it is counted and fitted all the same. */
+  readonly supply?: LineSupply | undefined;
   /** Its share of what is ordered, where cutting over the whole job spares some. */
   readonly ordered?: number | undefined;
   /** Roles of the sheets that it counts whole: they can be cut from the same sheets as those of other parts. */

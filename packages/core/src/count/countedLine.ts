@@ -33,6 +33,7 @@ export class CountedLine implements CountLine {
   readonly wastePercent: number | undefined;
   readonly cutLengthsNm: CountLine["cutLengthsNm"];
   readonly labourTask: string | undefined;
+  readonly supply: CountLine["supply"];
   readonly ordered: number | undefined;
   readonly sheetRoles: readonly string[] | undefined;
   readonly #later: Later;
@@ -63,6 +64,7 @@ export class CountedLine implements CountLine {
     this.wastePercent = line.wastePercent;
     this.cutLengthsNm = line.cutLengthsNm;
     this.labourTask = line.labourTask;
+    this.supply = line.supply;
     this.ordered = line.ordered;
     this.sheetRoles = line.sheetRoles;
     this.#later = later;

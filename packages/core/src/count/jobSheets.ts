@@ -23,7 +23,8 @@ const sheetsOf = (pieces: readonly SheetPiece[]): number =>
 /** A count set by hand stays as it was set: it is nobody's share. */
 function wantedOf(count: PartCount): Wanted[] {
   return count.lines.flatMap((line): Wanted[] => {
-    if (!(line instanceof CountedLine) || !line.sheetRoles || line.byHand !== undefined || line.missing) return [];
+    if (!(line instanceof CountedLine) || !line.sheetRoles || line.byHand !== undefined || line.missing || line.supply)
+      return [];
     const roles = new Set(line.sheetRoles);
     const pieces = count.pieces.filter(isSheet).filter((piece) => roles.has(piece.role));
     const alone = sheetsOf(pieces);

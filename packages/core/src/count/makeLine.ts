@@ -5,26 +5,31 @@ import type { LaidPart } from "../layouts/laidPart";
 import { ownValue } from "../records/ownValue";
 import type { Nanometres } from "../units";
 import { CountedLine } from "./countedLine";
-import type { Basis } from "./countLine";
+import type { Basis, LineSupply } from "./countLine";
 import { workingOf } from "./lineWorking";
 import { piecesOf, type Round } from "./round";
 
+/** What a rule came to, and who supplies it. */
+export type Came = { readonly quantity: number; readonly supply: LineSupply | undefined };
+
 /** One line for each timber section among the pieces counted. Reckoned pieces are all of the wall's own section. */
-export function linesBySection(compiled: CompiledRule, round: Round, quantity: number): CountedLine[] {
+export function linesBySection(compiled: CompiledRule, round: Round, came: Came): CountedLine[] {
+  const { quantity, supply } = came;
   const groups = bySection(piecesOf(compiled, round));
   if (groups.size === 0) {
     const sectionId = String(round.ground.values.get("studSize") ?? "");
-    return [makeLine(compiled, round, { quantity, sectionId, pieces: [] })];
+    return [makeLine(compiled, round, { quantity, supply, sectionId, pieces: [] })];
   }
   let all = 0;
   for (const pieces of groups.values()) all += pieces.length;
   return Array.from(groups, ([sectionId, pieces]) =>
-    makeLine(compiled, round, { quantity: (quantity * pieces.length) / all, sectionId, pieces }),
+    makeLine(compiled, round, { quantity: (quantity * pieces.length) / all, supply, sectionId, pieces }),
   );
 }
 
 /** One line for each item among the pieces counted: lintels as the table has them. */
-export function linesByItem(compiled: CompiledRule, round: Round, quantity: number): CountedLine[] {
+export function linesByItem(compiled: CompiledRule, round: Round, came: Came): CountedLine[] {
+  const { quantity, supply } = came;
   const groups = new Map<string, Piece[]>();
   const pieces = piecesOf(compiled, round);
   for (const piece of pieces) {
@@ -36,6 +41,7 @@ export function linesByItem(compiled: CompiledRule, round: Round, quantity: numb
   return Array.from(groups, ([itemId, own]) =>
     makeLine(compiled, round, {
       quantity: (quantity * own.length) / pieces.length,
+      supply,
       sectionId: "",
       itemId,
       pieces: own,
@@ -61,6 +67,7 @@ type Counted = {
   readonly itemId?: string;
   readonly pieces: readonly Piece[];
   readonly missing?: string;
+  readonly supply?: LineSupply | undefined;
 };
 
 /** A line for what a rule counted on a part. */
@@ -96,6 +103,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     wastePercent: rule.wastePercent ?? standardWaste(library.standard, itemCode),
     cutLengthsNm,
     labourTask: rule.task,
+    supply: counted.supply,
     ordered: undefined,
     sheetRoles: compiled.countsSheets ? compiled.roles : undefined,
     byHand: undefined,

@@ -43,5 +43,9 @@ export function scopeOf(compiled: CompiledAssembly, about: Told): string[] {
     const holds = when?.run(about.ground);
     if (!holds || (holds.ok && holds.value === true)) said.push(fillTemplate(text, say));
   }
+  for (const { rule, words } of compiled.inOrder) {
+    const counted = about.ground.values.get(rule.name);
+    if (words && typeof counted === "number" && counted > 0) said.push(fillTemplate(words, say));
+  }
   return said;
 }

@@ -1,5 +1,6 @@
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
-import { type Assembly, assemblySchema, problemsOf } from "../assemblies";
+import { type Assembly, assemblyMigrations, assemblySchema, problemsOf } from "../assemblies";
+import { migrate } from "../migrations/migrate";
 
 /** What is wrong in a file, and on which line. */
 export type FileProblem = { readonly line: number; readonly path: string; readonly message: string };
@@ -28,6 +29,12 @@ function lineAt(text: string, root: Node, path: Path): number {
   return 1;
 }
 
+/** A file of an earlier version is brought up to date; what says no version is left to the schema, which says what it lacks. */
+function liftedFrom(stored: unknown) {
+  const versioned = typeof stored === "object" && stored !== null && "schemaVersion" in stored;
+  return versioned ? migrate(stored, assemblyMigrations) : { ok: true as const, value: stored };
+}
+
 /**
  * Reads an assembly from JSON. A file that is no assembly is refused with the line and the reason; one whose formulas have
  * mistakes comes in with them, each with its line.
@@ -41,7 +48,12 @@ export function readAssemblyFile(text: string, others: readonly Assembly[] = [])
     const message = broken ? `${words(printParseErrorCode(broken.error))}: this is not JSON.` : "This is not JSON.";
     return { ok: false, problems: [{ line: broken ? lineOf(text, broken.offset) : 1, path: "", message }] };
   }
-  const result = assemblySchema.safeParse(JSON.parse(text));
+  const lifted = liftedFrom(JSON.parse(text));
+  if (!lifted.ok) {
+    const path = "schemaVersion";
+    return { ok: false, problems: [{ line: lineAt(text, root, [path]), path, message: lifted.problem.message }] };
+  }
+  const result = assemblySchema.safeParse(lifted.value);
   if (!result.success) {
     const problems = result.error.issues.map(({ path, message }) => ({
       line: lineAt(text, root, path),

@@ -79,6 +79,20 @@ describe("an assembly's file", () => {
     expect(readAssemblyFile(text)).toEqual({ ok: true, assembly: assemblyOf("imperial", "door-set"), problems: [] });
   });
 
+  it("of an earlier version is brought up to date; of a newer one, or an odd one, it is refused in words", () => {
+    const earlier = JSON.stringify({ ...JSON.parse(text), schemaVersion: 4 });
+    expect(readAssemblyFile(earlier)).toMatchObject({ ok: true, assembly: { schemaVersion: 5 } });
+    const newer = readAssemblyFile(text.replace(/"schemaVersion": \d+/, '"schemaVersion": 99'));
+    expect(newer).toMatchObject({
+      ok: false,
+      problems: [{ line: 2, message: expect.stringContaining("newer version") }],
+    });
+    for (const odd of [-1, 0.5, "2", null, {}]) {
+      const stored = { ...JSON.parse(text), schemaVersion: odd, framing: 7 };
+      expect(readAssemblyFile(JSON.stringify(stored))).toMatchObject({ ok: false });
+    }
+  });
+
   it("that is no JSON is refused with the line", () => {
     const broken = text.replace('"about":', '"about"');
     const line = text.split("\n").findIndex((each) => each.includes('"about"')) + 1;

@@ -57,18 +57,29 @@ export const countTable = (lines: readonly CountLine[], system: MeasuringSystem)
 });
 
 /** What to buy: need and waste apart. No prices: it goes to the crew and the yard. */
-export const orderTable = ({ lines }: Order): Table => ({
+export const orderTable = ({ lines, supplied }: Order): Table => ({
   name: "Order list",
   headings: ["Item", "Quantity", "Bought by", "Needed", "Waste", "Note", "Code"],
-  rows: lines.map(({ description, quantity, unitName, need, waste, note, itemCode }) => [
-    description,
-    quantity,
-    unitName,
-    need,
-    waste,
-    note,
-    itemCode,
-  ]),
+  rows: [
+    ...lines.map(({ description, quantity, unitName, need, waste, note, itemCode }): Cell[] => [
+      description,
+      quantity,
+      unitName,
+      need,
+      waste,
+      note,
+      itemCode,
+    ]),
+    ...supplied.map(({ description, quantity, unitName, need, by, itemCode }): Cell[] => [
+      description,
+      Number(quantity),
+      unitName,
+      need,
+      "",
+      by === "customer" ? "Supplied by the customer: not to be bought" : "Allowed for: to be chosen",
+      itemCode,
+    ]),
+  ],
 });
 
 /** Bar by bar: what it is cut from, its pieces with their marks, and what is left. */

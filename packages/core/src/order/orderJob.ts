@@ -7,6 +7,7 @@ import { type Cutter, orderCut } from "./orderCut";
 import { mergeLines, orderLengths, orderPacks, orderRun } from "./orderItem";
 import type { ItemCut, Order, OrderLine } from "./orderLine";
 import type { PriceItem } from "./priceItem";
+import { suppliedLines } from "./supplied";
 import { byWay, type Way } from "./waysOfBuying";
 
 export type { Cutter } from "./orderCut";
@@ -27,7 +28,7 @@ export function orderJob(
 ): Order {
   const byCode = new Map<string, CountLine[]>();
   for (const line of countLines) {
-    if (line.itemCode === "" || line.quantity === 0) continue;
+    if (line.itemCode === "" || line.quantity === 0 || line.supply) continue;
     const same = byCode.get(line.itemCode);
     if (same) same.push(line);
     else byCode.set(line.itemCode, [line]);
@@ -40,6 +41,7 @@ export function orderJob(
   return {
     lines: ordered.flatMap((each) => each.lines),
     cuts: ordered.flatMap((each) => each.cut ?? []),
+    supplied: suppliedLines(countLines, system),
     problems: ordered.flatMap((each) => each.problems),
   };
 }

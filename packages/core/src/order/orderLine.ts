@@ -1,5 +1,6 @@
 import type { Nanometres } from "../units";
 import type { CutList } from "./cutting";
+import type { SuppliedLine } from "./supplied";
 
 /** One thing to buy for the whole job. */
 export type OrderLine = {
@@ -26,6 +27,8 @@ export type ItemCut = CutList & { readonly itemCode: string; readonly name: stri
 export type Order = {
   readonly lines: readonly OrderLine[];
   readonly cuts: readonly ItemCut[];
+  /** What the customer supplies, and what is allowed for: not bought from the price list. */
+  readonly supplied: readonly SuppliedLine[];
   /** What could not be ordered, in words. */
   readonly problems: readonly { readonly code: string; readonly path: string; readonly message: string }[];
 };

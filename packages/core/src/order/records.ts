@@ -4,4 +4,5 @@ export * from "./cuttingSettings";
 export * from "./orderLine";
 export { packWord } from "./packWord";
 export * from "./priceItem";
+export type { SuppliedLine } from "./supplied";
 export { piecesToCut, stockOf } from "./toCut";

@@ -67,7 +67,7 @@ export function buildUpJob(
   system: MeasuringSystem = "metric",
 ): BuildUp {
   const labour = labourLines(counts, pricing, productivity, system);
-  const lines = [...materialLines(order), ...labour, ...extraLines(pricing)];
+  const lines = [...materialLines(order), ...allowanceLines(order), ...labour, ...extraLines(pricing)];
   const kinds = COST_KINDS.map((kind) => kindTotal(kind, lines, pricing));
   const cost = sumMoney(kinds.map((each) => each.cost));
   const overhead = percentOf(cost, pricing.overheadPercent);
@@ -107,6 +107,24 @@ function materialLines(order: Order): CostLine[] {
     cost: line.unitPrice === null ? "0.00" : priceTimes(line.unitPrice, line.quantity),
   }));
 }
+
+/** What is allowed for is paid like material; what the customer supplies costs nothing here, and is in the order list. */
+const allowanceLines = ({ supplied }: Order): CostLine[] =>
+  supplied.flatMap(({ id, description, quantity, unitName, rate, cost }): CostLine[] =>
+    cost === null
+      ? []
+      : [
+          {
+            id: `allowance/${id}`,
+            kind: "material",
+            description: `Allowance: ${description}`,
+            quantity,
+            unitName,
+            unitCost: rate,
+            cost,
+          },
+        ],
+  );
 
 /** Hours of a task in percent of the company's usual: how a house standard makes work slower or faster. */
 export type Productivity = (task: string) => number;

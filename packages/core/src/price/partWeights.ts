@@ -25,6 +25,11 @@ function materialOf(counts: readonly PartCount[], order: Order): Map<string, num
     const all = used.reduce((sum, each) => sum + each.usage, 0);
     for (const { id, usage } of used) if (all > 0) costs.set(id, (costs.get(id) ?? 0) + (cost * usage) / all);
   }
+  for (const { cost, countLineIds } of order.supplied) {
+    const own = countLineIds.flatMap((id) => lines.get(id) ?? []);
+    const all = own.reduce((sum, line) => sum + line.quantity, 0);
+    for (const line of own) if (cost !== null && all > 0) costs.set(line.id, (Number(cost) * line.quantity) / all);
+  }
   return costs;
 }
 

@@ -1,7 +1,8 @@
-import type { PartCount } from "../count";
+import type { CountLine, PartCount } from "../count";
 import type { Part } from "../kinds";
+import { suppliedLines } from "../order/supplied";
 import type { BuildUp } from "../price";
-import type { MeasuringSystem } from "../units";
+import { formatMoney, type MeasuringSystem } from "../units";
 import type { QuoteDocument } from "./document";
 import type { JobQuote } from "./settings";
 
@@ -54,12 +55,24 @@ export function quoteJob(input: QuoteInput): QuoteDocument {
   };
 }
 
-function sectionsOf({ parts, counts, buildUp, settings }: QuoteInput): QuoteDocument["sections"] {
+/** Who supplies what the builder does not: said to the customer with how much it is. */
+function supplyWords(lines: readonly CountLine[], { system, currency }: QuoteInput["job"]): string[] {
+  return suppliedLines(lines, system).map(({ description, need, rate, cost }) => {
+    const what = `${description.toLowerCase()}, ${need}`;
+    if (rate === null || cost === null) return `Supplied by you: ${what}.`;
+    const each = `${formatMoney(cost, currency)} in all, at ${rate} for each as counted`;
+    return `Allowed for ${what}: ${each}. What you choose is charged at what it costs.`;
+  });
+}
+
+function sectionsOf({ parts, counts, buildUp, settings, job }: QuoteInput): QuoteDocument["sections"] {
   const shown = (partId: string): string | null => {
     if (settings.detail === "one-price") return null;
     return buildUp.byPart.find((each) => each.partId === partId)?.price ?? "0.00";
   };
-  const scopes = new Map(counts.map((count) => [count.partId, count.scope]));
+  const scopes = new Map(
+    counts.map((count) => [count.partId, [...count.scope, ...supplyWords(count.lines, job)]] as const),
+  );
   const countedIds = new Set(counts.filter((count) => count.lines.length > 0).map((count) => count.partId));
   const sections = parts
     .filter((part) => countedIds.has(part.id))

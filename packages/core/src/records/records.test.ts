@@ -86,6 +86,7 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
       schemaVersion: 2,
       framing: { ...without(framing ?? {}, "boltLeastFromEndNm"), boltSpacingNm: 1 },
     },
+    "supply-and-words": { ...unframed, schemaVersion: 4 },
     "slots-and-tables": { ...without(unframed, "slot", "tables"), schemaVersion: 3, framing },
   },
   Pricing: { "measured-units-by-name": oldPricing },

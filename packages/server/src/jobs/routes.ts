@@ -174,7 +174,12 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
       const lines = order.lines.map(({ unitPrice: _, ...line }) => line);
       return {
         counts: counts.map(({ drawing: _, ...count }) => count),
-        order: { ...order, lines, cuts: order.cuts.map(({ cost: _cost, bound: _bound, ...cut }) => cut) },
+        order: {
+          ...order,
+          lines,
+          supplied: order.supplied.map(({ rate: _rate, cost: _cost, ...line }) => line),
+          cuts: order.cuts.map(({ cost: _cost, bound: _bound, ...cut }) => cut),
+        },
       };
     },
   }),

@@ -17,6 +17,7 @@ import { Faint, Figure, Strong, Warning } from "../../components/Text";
 import { TextField } from "../../components/TextField";
 import { Trash2 } from "../../icons";
 import { FormulaField } from "./FormulaField";
+import { RuleSupply } from "./RuleSupply";
 
 type Props = {
   readonly rule: AssemblyRule;
@@ -145,6 +146,13 @@ function RuleForm({
         onChange={(buying) => set({ buying })}
         options={BUYING.map((value) => ({ value, label: BUYING_WORDS[value] }))}
       />
+      <RuleSupply
+        rule={rule}
+        names={names}
+        language={language}
+        problem={at("supply") ?? at("supply.when")}
+        onChange={set}
+      />
       <View className="flex-row flex-wrap gap-3">
         <TextField label="Trade" value={rule.trade} onChangeText={(trade) => set({ trade })} boxClassName="w-40" />
         <TextField label="Phase" value={rule.phase} onChangeText={(phase) => set({ phase })} boxClassName="w-40" />
@@ -164,6 +172,12 @@ function RuleForm({
           autoCapitalize="none"
         />
       </View>
+      <TextField
+        label="Words in the quote"
+        value={rule.words ?? ""}
+        onChangeText={(words) => set({ words: optional(words) })}
+        problem={at("words")?.message}
+      />
       <TextField label="Why, in a sentence" value={rule.sentence} onChangeText={(sentence) => set({ sentence })} />
       <TextField
         label="Source"
