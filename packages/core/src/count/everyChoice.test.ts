@@ -103,7 +103,13 @@ describe("every choice there is reaches the count", () => {
       system: "metric",
       part: masonryOf("metric", { lengthNm: feet(40), heightNm: feet(8), openings: [window, door] }),
       assemblyIds: [id],
-      others: [{}, { joints: "own" }, { bedJoint: millimetres(12) }],
+      others: [
+        {},
+        { joints: "own" },
+        { bedJoint: millimetres(12) },
+        // What a hollow unit can have in its cells, and what lies on the top.
+        { unit: "block-440-215", barsEvery: millimetres(1200), bondBeams: 2, coping: true },
+      ],
     });
   it.each(["brick-wall", "block-wall", "stone-wall", "cavity-wall", "brick-veneer"])("of masonry: %s", (id) => {
     expect(ofMasonry(id)).toEqual([]);

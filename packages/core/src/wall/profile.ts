@@ -44,6 +44,13 @@ export function profileOf(wall: Pick<Wall, "length" | "height" | "shape">): Prof
   }
 }
 
+/** Length along the top, up and down its slopes. A step straight up or down is none of it. */
+export const runOf = (profile: Profile): Nanometres =>
+  profile.reduce((sum, to, index) => {
+    const from = profile[index - 1];
+    return !from || from.xNm === to.xNm ? sum : sum + Math.round(Math.hypot(to.xNm - from.xNm, to.yNm - from.yNm));
+  }, 0);
+
 /** Rise over run of each stretch: 0.5 is 6 in 12. */
 export const slopeOf = (from: Profile[number], to: Profile[number]): number =>
   to.xNm === from.xNm ? 0 : (to.yNm - from.yNm) / (to.xNm - from.xNm);

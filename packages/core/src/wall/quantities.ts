@@ -11,12 +11,14 @@ import {
 } from "../parts/quantity";
 import { areaOf, toMetres } from "../units";
 import { grossAreaOf, openingAreaOf } from "./measures";
+import { profileOf, runOf } from "./profile";
 import type { Wall } from "./schema";
 
 /** What formulas can say of a wall, drawn or by its totals. */
 export const WALL_QUANTITIES: readonly Quantity[] = [
   lengthQuantity("length", "Length", "length"),
   lengthQuantity("height", "Height", "height"),
+  lengthQuantity("topRun", "Along the top, up its slopes"),
   areaQuantity("area", "Area"),
   areaQuantity("openingArea", "Area of openings"),
   areaQuantity("netArea", "Area less openings"),
@@ -46,6 +48,7 @@ export function wallQuantities(wall: Wall): QuantityValues {
   return {
     length: toMetres(lengthNm),
     height: toMetres(wall.height.valueNm ?? 0),
+    topRun: toMetres(runOf(profileOf(wall))),
     area,
     openingArea,
     netArea: area - openingArea,

@@ -189,6 +189,7 @@ export const wallTotalsKind: PartKind<WallTotals> = {
     return {
       length: toMetres(lengthNm),
       height: toMetres(heightNm),
+      topRun: toMetres(lengthNm),
       area,
       openingArea,
       netArea: area - openingArea,
