@@ -13,6 +13,7 @@ const FLOW = [
   "layouts",
   "builds",
   "count",
+  "model",
   "order",
   "price",
   "quote",

@@ -15,6 +15,7 @@ export * from "./house";
 export * from "./job/records";
 export * from "./kinds";
 export * from "./migrations/migrate";
+export * from "./model";
 export * from "./order/records";
 export * from "./price/records";
 export * from "./problems/problem";

@@ -2,9 +2,11 @@ import {
   copyStorey,
   formatLength,
   outsideChecks,
+  type StoreyLevel,
   type StoreyPart,
   type StoreyPlan,
   storeyKind,
+  storeyLevels,
   storeyRecord,
 } from "@wide-porch/core";
 import { useMemo, useState } from "react";
@@ -49,16 +51,43 @@ export function StoreySettings({ storey, onStorey }: Props) {
           onCommit={setNorth}
         />
       </View>
+      <Levels storey={storey} record={record} />
       <OutsideCheck storey={storey} record={record} />
       <NextStorey storey={storey} onStorey={onStorey} />
     </>
   );
 }
 
+const HOW_KNOWN: Record<StoreyLevel["by"], string> = {
+  measured: "as measured",
+  rooms: "its highest ceiling and the floor over it",
+  usual: "assumed: nothing is measured on it",
+};
+
+/** How high the floor is, and how far it is to the next. */
+function Levels({ storey, record }: { readonly storey: StoreyPlan; readonly record: StoreyPart }) {
+  const { context, plan } = useJob("context", "plan");
+  const [figure, show] = useState<string>();
+  const slots = storeyKind.dimensions(record).filter((slot) => slot.of === "Floor levels");
+  const level = storeyLevels(plan).get(storey.name);
+  return (
+    <View className="gap-2">
+      <FigureList slots={slots} activePath={figure} onOpen={show} title="Floor levels" />
+      {level ? (
+        <View role="status" aria-live="polite">
+          <Body>{`Floor at ${formatLength(level.floorNm, context.system)}`}</Body>
+          <Faint>{`${formatLength(level.toNextNm, context.system)} to the floor above: ${HOW_KNOWN[level.by]}`}</Faint>
+        </View>
+      ) : null}
+      {figure ? <PartPad part={record} slots={slots} path={figure} onMove={show} /> : null}
+    </View>
+  );
+}
+
 function OutsideCheck({ storey, record }: { readonly storey: StoreyPlan; readonly record: StoreyPart }) {
   const { context } = useJob("context");
   const [figure, show] = useState<string>();
-  const slots = storeyKind.dimensions(record);
+  const slots = storeyKind.dimensions(record).filter((slot) => slot.of !== "Floor levels");
   return (
     <View className="gap-2">
       <Title level={2}>Checked with a tape</Title>

@@ -1,6 +1,7 @@
 export * from "./copyStorey";
 export * from "./draw";
 export * from "./footprint";
+export * from "./levels";
 export * from "./measures";
 export * from "./newWall";
 export * from "./openings";

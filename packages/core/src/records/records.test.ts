@@ -76,6 +76,12 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
       parameters: { ...totals.parameters, blockingEveryNm: { value: 10_000, assumed: false } },
     },
   },
+  storey: {
+    "floor-levels": {
+      ...without(PART_KINDS.storey.defaults("s", "Ground", context), "floorToFloor", "floorBuildUp"),
+      schemaVersion: 1,
+    },
+  },
   Job: {
     "cutting-and-standard": { ...without(jobOf2, "cutting", "standard"), schemaVersion: 1 },
     "pictures-on-the-quote": jobOf2,

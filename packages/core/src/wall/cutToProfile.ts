@@ -11,11 +11,20 @@ export function cutToProfile(profile: Profile, piece: Rectangle): CutPiece {
   const topNm = (xNm: Nanometres) => Math.max(piece.yNm, Math.min(top(piece), heightAt(profile, xNm)));
   const places = [piece.xNm, ...breaksWithin(profile, piece), right(piece)];
   if (places.every((xNm) => topNm(xNm) === top(piece))) return piece;
-  const foot = [
-    { xNm: piece.xNm, yNm: piece.yNm },
-    { xNm: right(piece), yNm: piece.yNm },
-  ];
-  return { ...piece, points: [...foot, ...places.toReversed().map((xNm) => ({ xNm, yNm: topNm(xNm) }))] };
+  const tops = standingOver(
+    piece.yNm,
+    places.map((xNm) => ({ xNm, yNm: topNm(xNm) })),
+  );
+  const feet = [tops[0], tops[tops.length - 1]].flatMap((end) => (end ? [{ xNm: end.xNm, yNm: piece.yNm }] : []));
+  // Where the top comes down to the foot, the two are one corner.
+  return { ...piece, points: [...feet, ...tops.toReversed().filter((each) => each.yNm > piece.yNm)] };
+}
+
+/** Without the ends that have nothing over the foot: a corner is where the top begins to rise from it. */
+function standingOver(footNm: Nanometres, tops: readonly Point[]): readonly Point[] {
+  const rises = tops.map((each) => each.yNm > footNm);
+  const [first, last] = [rises.indexOf(true), rises.lastIndexOf(true)];
+  return first < 0 ? tops : tops.slice(Math.max(0, first - 1), last + 2);
 }
 
 /** Where the wall's top turns over a piece, or goes in or out of it through its upper or lower edge. */

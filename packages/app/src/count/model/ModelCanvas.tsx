@@ -1,10 +1,10 @@
 import type { Solid } from "@wide-porch/core";
 import { useEffect, useRef, useState } from "react";
 import { View } from "react-native";
-import { type Group, PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from "three";
+import { type Group, Mesh, PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from "three";
 import { OrbitControls } from "three/addons/controls/OrbitControls.js";
 import { Body } from "../../components/Text";
-import { dispose, extentOf, litScene, meshesOf } from "./scene";
+import { dispose, extentOf, litScene, meshesOf, pieceAt } from "./scene";
 import { snapshot } from "./snapshot";
 
 type Props = {
@@ -59,9 +59,11 @@ function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
     );
     const caster = new Raycaster();
     caster.setFromCamera(at, camera);
-    const hit = caster.intersectObjects(shown.children, false)[0];
-    const id: unknown = hit?.object.userData.pieceId;
-    if (typeof id === "string") press(id);
+    // Edges are near everything: what is pressed is a face.
+    const faces = shown.children.filter((each) => each instanceof Mesh);
+    const hit = caster.intersectObjects(faces, false)[0];
+    const id = hit && pieceAt(hit.object.userData, hit.instanceId);
+    if (id !== undefined) press(id);
   };
   renderer.domElement.addEventListener("pointerdown", down);
   renderer.domElement.addEventListener("pointerup", up);
@@ -128,7 +130,7 @@ export default function ModelCanvas({ solids, lit, onPiece, onCamera }: Props) {
   return (
     <View
       role="img"
-      aria-label={`The framing in 3D, ${solids.length} pieces`}
+      aria-label={`The model in 3D, ${solids.length} pieces`}
       className="rounded-md border border-rule bg-sheet"
     >
       <div ref={host} style={{ height: HEIGHT_PX, touchAction: "none" }} />

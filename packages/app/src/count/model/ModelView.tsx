@@ -1,4 +1,5 @@
-import { type CountLine, modelOf, type PartCount, roleOf } from "@wide-porch/core";
+import { type CountLine, modelOf, type PartCount } from "@wide-porch/core";
+import { type Href, useRouter } from "expo-router";
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../../components/Button";
@@ -21,24 +22,24 @@ const ALL = "";
 
 /** What is hidden at first: it lies over what one wants to see. */
 const COVERS: readonly string[] = ["Sheathing", "Boards"];
-const groupOf = (role: string): string => roleOf(role)?.group ?? "";
 
-/** The framing as it stands: turned by dragging, cut by storey, with what is in the way hidden. */
+/** The job as it stands, rooms and what is built of them: turned by dragging, cut by storey, with what is in the way hidden. */
 export function ModelView({ counts, onOpen, litLine }: Props) {
-  const { resolved, plan, context } = useJob("resolved", "plan", "context");
+  const { resolved, plan, context, jobId } = useJob("resolved", "plan", "context", "jobId");
+  const router = useRouter();
   const [storey, setStorey] = useState(ALL);
   const [hidden, setHidden] = useState(COVERS);
   const all = useMemo(() => modelOf(counts, resolved, plan, context), [counts, resolved, plan, context]);
   const storeys = [...new Set(all.map((solid) => solid.storey))];
   const solids = useMemo(() => {
     const away = new Set(hidden);
-    return all.filter((solid) => !away.has(groupOf(solid.role)) && (storey === ALL || solid.storey === storey));
+    return all.filter((solid) => !away.has(solid.group) && (storey === ALL || solid.storey === storey));
   }, [all, hidden, storey]);
   const lit = useMemo(() => new Set(litLine?.pieceIds.map((id) => `${litLine.partId}/${id}`) ?? []), [litLine]);
   // What is to be seen is not hidden. Told by name, so that a new count does not show again what was hidden since.
   const litGroups = useMemo(() => {
-    const roles = all.filter((solid) => lit.has(solid.id)).map((solid) => solid.role);
-    return [...new Set(roles.map(groupOf))].join("|");
+    const shown = all.filter((solid) => lit.has(solid.id)).map((solid) => solid.group);
+    return [...new Set(shown)].join("|");
   }, [all, lit]);
   useEffect(() => {
     const shown = litGroups.split("|");
@@ -47,18 +48,19 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
   const open = useCallback(
     (id: string) => {
       const [partId, ...rest] = id.split("/");
-      const line = counts
-        .find((count) => count.partId === partId)
-        ?.lines.find((each) => each.pieceIds.includes(rest.join("/")));
+      const count = counts.find((each) => each.partId === partId && each.pieces.length > 0);
+      const line = count?.lines.find((each) => each.pieceIds.includes(rest.join("/")));
       if (line) onOpen(line.id);
+      // A room is counted in no line of its own: it opens where it is measured.
+      else if (partId !== undefined && !count) router.push(`/jobs/${jobId}/measure/${partId}` as Href);
     },
-    [counts, onOpen],
+    [counts, onOpen, router, jobId],
   );
-  const groups = useMemo(() => [...new Set(all.map((solid) => groupOf(solid.role)))].toSorted(), [all]);
+  const groups = useMemo(() => [...new Set(all.map((solid) => solid.group))].toSorted(), [all]);
   const [camera, setCamera] = useState<Camera>();
   // A function given to a setter would be called: it is wrapped.
   const keepCamera = useCallback((take: Camera) => setCamera(() => take), []);
-  if (all.length === 0) return <Body>Nothing is laid out yet. Measure a wall first.</Body>;
+  if (all.length === 0) return <Body>Nothing stands yet. Measure a room or a wall first.</Body>;
   return (
     <>
       <Suspense fallback={<Waiting what="the model" />}>
@@ -66,7 +68,9 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
       </Suspense>
       {litLine ? <Body role="status">{`Lit: ${litLine.description}, ${litLine.partName}`}</Body> : null}
       <ForTheQuote camera={camera} storey={storey} />
-      <Faint>Drag to turn, two fingers or the wheel to come nearer. Press a piece for its count.</Faint>
+      <Faint>
+        Drag to turn, two fingers or the wheel to come nearer. Press a piece for its count, a room to measure it.
+      </Faint>
       {storeys.length > 1 ? (
         <Choice
           label="Storey"

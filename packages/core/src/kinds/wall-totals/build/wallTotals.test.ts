@@ -141,6 +141,7 @@ describe("what is measured of walls by totals", () => {
     const expected = {
       length: 118 * 0.3048,
       height: 9 * 0.3048,
+      topRun: 118 * 0.3048,
       area: face,
       openingArea: openings,
       netArea: face - openings,

@@ -1,0 +1,3 @@
+export * from "./modelOf";
+export { ROOMS_GROUP } from "./roomSolids";
+export * from "./solid";

@@ -1,0 +1,45 @@
+/** A point or a direction in space, in metres: x to the right and z down the page, y up. */
+export type Space = readonly [x: number, y: number, z: number];
+
+/** Where a flat figure lies in space: its origin, and its two axes, which are square to each other and one metre long. */
+export type Frame = { readonly origin: Space; readonly along: Space; readonly up: Space };
+
+type Outline = readonly (readonly [along: number, up: number])[];
+
+/** A flat outline with a depth, in a frame in space: a stud, a slab and a course of bricks are the same thing. Metres. */
+export type Solid = {
+  /** The part's id and the piece's. */
+  readonly id: string;
+  readonly partId: string;
+  readonly role: string;
+  /** What is shown and hidden together. */
+  readonly group: string;
+  /** What it is coloured by, where that is not its role's. */
+  readonly tone?: string | undefined;
+  readonly storey: string;
+  readonly frame: Frame;
+  readonly outline: Outline;
+  readonly holes: readonly Outline[];
+  /** Square to the outline: how far its near side lies from the frame, and how deep it is. */
+  readonly nearM: number;
+  readonly depthM: number;
+};
+
+/** Which way the depth of a frame goes: along × up. */
+export const depthOf = ({ along: [ax, ay, az], up: [ux, uy, uz] }: Frame): Space => [
+  ay * uz - az * uy,
+  az * ux - ax * uz,
+  ax * uy - ay * ux,
+];
+
+const areaOf = (outline: Outline): number =>
+  Math.abs(
+    outline.reduce((sum, [x, y], index) => {
+      const [nextX, nextY] = outline[(index + 1) % outline.length] ?? [0, 0];
+      return sum + (x * nextY - nextX * y) / 2;
+    }, 0),
+  );
+
+/** Cubic metres. */
+export const volumeOf = ({ outline, holes, depthM }: Solid): number =>
+  (areaOf(outline) - holes.reduce((sum, hole) => sum + areaOf(hole), 0)) * depthM;
