@@ -4,6 +4,7 @@ import DxfParser from "dxf-parser";
 import ExcelJS from "exceljs";
 import {
   addPart,
+  addRectangle,
   backToParts,
   closePad,
   enter,
@@ -331,7 +332,7 @@ test("the framing stands in 3D: storeys, roles, and a piece's line", async ({ pa
   await page.getByText("Lantern House: boot room", { exact: false }).click();
   await place(page, "Count");
   await page.getByRole("radio", { name: "Show: 3D" }).click();
-  const model = page.getByRole("img", { name: /^The framing in 3D, \d+ pieces$/ });
+  const model = page.getByRole("img", { name: /^The model in 3D, \d+ pieces$/ });
   await expect(model).toBeVisible();
   const pieces = async () =>
     Number(/\d+ pieces/.exec((await model.getAttribute("aria-label")) ?? "")?.[0].split(" ")[0]);
@@ -342,7 +343,9 @@ test("the framing stands in 3D: storeys, roles, and a piece's line", async ({ pa
   await page.getByRole("radio", { name: "Storey: Upper" }).click();
   await expect.poll(pieces).toBeLessThan(before);
   await page.getByRole("radio", { name: "Storey: All" }).click();
-  // A press on a piece opens its line: somewhere along the middle of the picture there is one.
+  // Rooms stand in front of what is built; put away, a press on a piece opens its line: somewhere along the middle of the picture there is one.
+  await page.getByRole("button", { name: "Hide rooms" }).click();
+  await expect.poll(pieces).toBeLessThan(before);
   const canvas = page.locator("canvas");
   await canvas.scrollIntoViewIfNeeded();
   const box = await canvas.boundingBox();
@@ -360,6 +363,21 @@ test("the framing stands in 3D: storeys, roles, and a piece's line", async ({ pa
   await expect(working).toBeVisible();
 });
 
+test("a job of rooms alone has a model too, and a press on a room opens it", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "Rooms alone");
+  await addRectangle(page, "Pantry", "10'", "8'");
+  await saved(page);
+  await place(page, "Count");
+  await page.getByRole("radio", { name: "Show: 3D" }).click();
+  // A floor and four walls.
+  await expect(page.getByRole("img", { name: "The model in 3D, 5 pieces" })).toBeVisible();
+  const box = await page.locator("canvas").boundingBox();
+  if (!box) throw new Error("the model has no canvas");
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+  await expect(page.getByRole("heading", { name: "Pantry", exact: true })).toBeVisible();
+});
+
 test("a line's pieces are seen in 3D, with what they belong to said, and nothing of them hidden", async ({
   page,
   address,
@@ -370,7 +388,7 @@ test("a line's pieces are seen in 3D, with what they belong to said, and nothing
   await page.getByLabel("Find an item, a part or a place").fill("sheathing");
   await line(page, /^Structural panels|^Sheathing/).click();
   await page.getByRole("button", { name: "See them in 3D" }).click();
-  const model = page.getByRole("img", { name: /^The framing in 3D, \d+ pieces$/ });
+  const model = page.getByRole("img", { name: /^The model in 3D, \d+ pieces$/ });
   await expect(model).toBeVisible();
   await expect(page.getByText(/^Lit: .*(panel|sheath)/i)).toBeVisible();
   // Sheathing is put away at first; what is asked for is not.

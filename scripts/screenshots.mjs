@@ -75,7 +75,7 @@ async function phone(browser, address) {
   await page.getByRole("heading", { name: "2 × 6 sawn softwood" }).scrollIntoViewIfNeeded();
   await take("cut-list");
   await page.goto(`${job}/count?view=model`);
-  await page.getByRole("img", { name: /^The framing in 3D/ }).waitFor();
+  await page.getByRole("img", { name: /^The model in 3D/ }).waitFor();
   await page.waitForTimeout(2000);
   await take("model");
   await page.getByRole("button", { name: "Put this view on the quote" }).click();

@@ -20,10 +20,10 @@ export function freePort(): Promise<number> {
   });
 }
 
-/** Runs what `npm start` runs, on a port and a data folder of its own, and waits for the line that says it is ready. */
-export async function runStartCommand(dataFolder: string, port: number): Promise<Running> {
-  const child = spawn(process.execPath, [resolve(root, "scripts/start.mjs")], {
-    cwd: root,
+/** Runs what `npm start` runs, here or in a copy, on a port and a data folder of its own, and waits for the line that says it is ready. */
+export async function runStartCommand(dataFolder: string, port: number, folder = root): Promise<Running> {
+  const child = spawn(process.execPath, [resolve(folder, "scripts/start.mjs")], {
+    cwd: folder,
     env: { ...process.env, PORT: String(port), WIDE_PORCH_DATA: dataFolder },
     stdio: ["ignore", "pipe", "inherit"],
   });

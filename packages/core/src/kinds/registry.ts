@@ -3,17 +3,17 @@ import type { PartKind } from "../parts/partKind";
 import type { Role } from "../parts/role";
 import type { SlotParameter } from "../parts/slot";
 import type { AssemblyRef } from "../parts/use";
-import { type AreaPart, areaKind, areaSchema } from "./area";
-import { type LengthPart, lengthKind, lengthSchema } from "./length";
-import { type MasonryWall, masonryWallKind, masonryWallSchema } from "./masonry-wall";
-import { type Pier, pierKind, pierSchema } from "./pier";
-import { type Room, roomKind, roomSchema } from "./room";
-import { type SpotsPart, spotsKind, spotsSchema } from "./spots";
-import { type StoreyPart, storeyKind, storeySchema } from "./storey";
-import { type StudWall, studWallKind, studWallSchema } from "./stud-wall";
-import { type WallTotals, wallTotalsKind, wallTotalsSchema } from "./wall-totals";
+import { areaKind } from "./area";
+import { lengthKind } from "./length";
+import { masonryWallKind } from "./masonry-wall";
+import { pierKind } from "./pier";
+import { roomKind } from "./room";
+import { spotsKind } from "./spots";
+import { storeyKind } from "./storey";
+import { studWallKind } from "./stud-wall";
+import { wallTotalsKind } from "./wall-totals";
 
-/** Every kind of part. A new kind is a folder here, a line in `PART_KINDS` and one in `partSchema`. */
+/** Every kind of part. A new kind is a folder here and a line in this list. */
 export const PART_KINDS = {
   room: roomKind,
   "stud-wall": studWallKind,
@@ -26,18 +26,18 @@ export const PART_KINDS = {
   "wall-totals": wallTotalsKind,
 } as const;
 
-export const partSchema = z.discriminatedUnion("kind", [
-  roomSchema,
-  studWallSchema,
-  masonryWallSchema,
-  pierSchema,
-  lengthSchema,
-  areaSchema,
-  spotsSchema,
-  storeySchema,
-  wallTotalsSchema,
-]);
-export type Part = Room | StudWall | MasonryWall | Pier | LengthPart | AreaPart | SpotsPart | StoreyPart | WallTotals;
+type Kinds = typeof PART_KINDS;
+type PartOf<K> = K extends { readonly schema: z.ZodType<infer P> } ? P : never;
+
+/** A part of any kind. */
+export type Part = PartOf<Kinds[keyof Kinds]>;
+
+type OnePart = z.ZodType<Part> & z.core.$ZodTypeDiscriminable;
+
+/** Each kind's schema is of an object with its kind's name in it, which the compiler does not see through its type. */
+const SCHEMAS = Object.values(PART_KINDS).map(({ schema }) => schema) as unknown as [OnePart, ...OnePart[]];
+
+export const partSchema: z.ZodType<Part> = z.discriminatedUnion("kind", SCHEMAS);
 
 /** The kind of a part. Its functions take the part it was asked for. */
 export function kindOf<P extends Part>(part: P): PartKind<P> {

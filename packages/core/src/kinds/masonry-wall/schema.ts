@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { partBase } from "../../parts/base";
+import type { Settled } from "../../parts/choicesSlot";
 import { assemblyRefSchema, choicesSchema } from "../../parts/use";
 import { wallFields } from "../../wall/schema";
 import type { MasonryChoices } from "./parameters";
@@ -16,8 +17,7 @@ export const masonryWallSchema = z.object({
   choices: choicesSchema,
 });
 
-/** Choices as they are counted, and the names of those nobody decided. Never stored. */
-export type SettledMasonry = { readonly choices: MasonryChoices; readonly assumed: ReadonlySet<string> };
+export type SettledMasonry = Settled<MasonryChoices>;
 export type MasonryWall = z.infer<typeof masonryWallSchema> & {
   readonly settled?: SettledMasonry;
   /** Its openings are as they are left open, each at its place. Never stored. */
