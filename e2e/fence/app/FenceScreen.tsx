@@ -1,35 +1,18 @@
-import { ALONE, kindOf, type Part, type PartCount, settlePart } from "@wide-porch/core";
-import { useCallback, useRef } from "react";
+import { ALONE, type PartCount } from "@wide-porch/core";
 import { SlotChoices } from "../../assembly/SlotChoices";
 import { AnyDrawing } from "../../components/AnyDrawing";
-import { useJob, useLatestCount } from "../../job/JobContext";
+import { useLatestCount } from "../../job/JobContext";
 import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
 import { PartLayout } from "../../measure/PartLayout";
 import { PartName } from "../../measure/PartName";
-import { PartPad } from "../../measure/PartPad";
-import { usePad } from "../../measure/usePad";
+import { usePartFigures } from "../../measure/usePartFigures";
 import type { Fence } from "./index";
 
 const say = ({ lines }: PartCount): string => `${lines.find((line) => line.rule === "posts")?.quantity ?? 0} posts`;
 
 export default function FenceScreen({ part }: { readonly part: Fence }) {
-  const { context, rules, savePart } = useJob("context", "rules", "savePart");
-  const [figure, show] = usePad();
-  const kind = kindOf(part);
-  const slots = kind.dimensions(part);
-  const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
-  const latest = useRef(part);
-  latest.current = part;
-  const change = useCallback(
-    (choose: (now: Part) => Part) => {
-      const changed = choose(latest.current);
-      const problem = kindOf(changed).problems(settlePart(changed, context.system, rules), context)[0];
-      if (!problem) savePart(changed);
-      return problem;
-    },
-    [context, rules, savePart],
-  );
+  const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
   const drawing = useLatestCount(part.id)?.drawing ?? kind.draw(part, context, ALONE);
   return (
     <PartLayout
@@ -42,7 +25,7 @@ export default function FenceScreen({ part }: { readonly part: Fence }) {
           onDimension={show}
         />
       )}
-      pad={active ? <PartPad part={part} slots={slots} path={active} onMove={show} /> : null}
+      pad={pad}
       lists={
         <>
           <PartName part={part} />

@@ -1,5 +1,4 @@
-import { ALONE, kindOf, type Part, type Pier, settlePart } from "@wide-porch/core";
-import { useCallback, useRef } from "react";
+import { ALONE, type Pier } from "@wide-porch/core";
 import { View } from "react-native";
 import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
@@ -7,15 +6,14 @@ import { AnyDrawing } from "../../components/AnyDrawing";
 import { Choice } from "../../components/Choice";
 import { CommitField } from "../../components/CommitField";
 import { Title } from "../../components/Text";
-import { useJob } from "../../job/JobContext";
+import { useJob, useLatestCount } from "../../job/JobContext";
 import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
 import { MeasureList } from "../../measure/MeasureList";
 import { PartLayout } from "../../measure/PartLayout";
 import { PartName } from "../../measure/PartName";
-import { PartPad } from "../../measure/PartPad";
-import { usePad } from "../../measure/usePad";
+import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { masonryLive } from "../liveWords";
 import { BothWays } from "../masonry-wall/BothWays";
@@ -30,23 +28,9 @@ const countProblem = (text: string): string | undefined =>
 
 /** A pier: three figures, and what it is built of. */
 export default function PierScreen({ part }: { readonly part: Pier }) {
-  const { context, rules, savePart, reckoning } = useJob("context", "rules", "savePart", "reckoning");
-  const [figure, show] = usePad();
-  const kind = kindOf(part);
-  const slots = kind.dimensions(part);
-  const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
-  const latest = useRef(part);
-  latest.current = part;
-  const change = useCallback(
-    (choose: (now: Part) => Part) => {
-      const changed = choose(latest.current);
-      const problem = kindOf(changed).problems(settlePart(changed, context.system, rules), context)[0];
-      if (!problem) savePart(changed);
-      return problem;
-    },
-    [context, rules, savePart],
-  );
-  const drawn = reckoning?.counts.find((each) => each.partId === part.id)?.drawing ?? kind.draw(part, context, ALONE);
+  const { savePart } = useJob("savePart");
+  const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
+  const drawn = useLatestCount(part.id)?.drawing ?? kind.draw(part, context, ALONE);
   return (
     <PartLayout
       drawing={(heightPx) => (
@@ -58,7 +42,7 @@ export default function PierScreen({ part }: { readonly part: Pier }) {
           onDimension={show}
         />
       )}
-      pad={active ? <PartPad part={part} slots={slots} path={active} onMove={show} /> : null}
+      pad={pad}
       lists={
         <>
           <PartName part={part} />

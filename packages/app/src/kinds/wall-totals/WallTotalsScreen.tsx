@@ -1,5 +1,4 @@
-import { ALONE, kindOf, type Part, settlePart, TOTAL_COUNTS, type WallTotals } from "@wide-porch/core";
-import { useCallback, useRef } from "react";
+import { ALONE, TOTAL_COUNTS, type WallTotals } from "@wide-porch/core";
 import { View } from "react-native";
 import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
@@ -12,8 +11,7 @@ import { LiveCount } from "../../measure/LiveCount";
 import { MeasureList } from "../../measure/MeasureList";
 import { PartLayout } from "../../measure/PartLayout";
 import { PartName } from "../../measure/PartName";
-import { PartPad } from "../../measure/PartPad";
-import { usePad } from "../../measure/usePad";
+import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { framedWords } from "../liveWords";
 
@@ -22,26 +20,12 @@ const countProblem = (text: string): string | undefined =>
 
 /** Walls that nobody has drawn: their totals, counted by the same assemblies and marked as reckoned. */
 export default function WallTotalsScreen({ part }: { readonly part: WallTotals }) {
-  const { context, rules, savePart } = useJob("context", "rules", "savePart");
-  const [figure, show] = usePad();
-  const kind = kindOf(part);
-  const slots = kind.dimensions(part);
-  const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
-  const latest = useRef(part);
-  latest.current = part;
-  const change = useCallback(
-    (choose: (now: Part) => Part) => {
-      const changed = choose(latest.current);
-      const problem = kindOf(changed).problems(settlePart(changed, context.system, rules), context)[0];
-      if (!problem) savePart(changed);
-      return problem;
-    },
-    [context, rules, savePart],
-  );
+  const { savePart } = useJob("savePart");
+  const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
   return (
     <PartLayout
       drawing={undefined}
-      pad={active ? <PartPad part={part} slots={slots} path={active} onMove={show} /> : null}
+      pad={pad}
       lists={
         <>
           <PartName part={part} />
