@@ -1,5 +1,3 @@
-const { join } = require("node:path");
-const { buildSync } = require("esbuild");
 const { getDefaultConfig } = require("expo/metro-config");
 const { withNativeWind } = require("nativewind/metro");
 
@@ -9,22 +7,18 @@ const config = getDefaultConfig(__dirname);
 const zodLocales = (context, name) =>
   name.endsWith("/locales/index.js") && /[\\/]zod[\\/]/.test(context.originModulePath);
 
-/** Metro takes a package whole. Of mathjs only the parser is wanted, a quarter of it: esbuild leaves out the rest first. */
-const MATHJS_PARSER = join(__dirname, "../../.cache/mathjs-parser.js");
-buildSync({
-  stdin: { contents: 'export { create, parseDependencies } from "mathjs/number";', resolveDir: __dirname },
-  outfile: MATHJS_PARSER,
-  bundle: true,
-  minify: true,
-  format: "esm",
-  target: "es2020",
-  logLevel: "error",
-});
-config.watchFolders = [...(config.watchFolders ?? []), join(__dirname, "../../.cache")];
+/** JSON Schemas are written by scripts and by the server; pages check records by zod alone. */
+const zodJsonSchemas = (context, name) =>
+  /\/(from-json-schema|json-schema-processors)\.js$/.test(name) && /[\\/]zod[\\/]/.test(context.originModulePath);
+
+/** A list of all routes, which the app does not have. */
+const sitemap = (context, name) =>
+  name.endsWith("/views/Sitemap") && /[\\/]expo-router[\\/]/.test(context.originModulePath);
+
+const LEFT_OUT = [zodLocales, zodJsonSchemas, sitemap];
 
 config.resolver.resolveRequest = (context, name, platform) => {
-  if (zodLocales(context, name)) return { type: "empty" };
-  if (name === "mathjs/number") return { type: "sourceFile", filePath: MATHJS_PARSER };
+  if (LEFT_OUT.some((leaves) => leaves(context, name))) return { type: "empty" };
   return context.resolveRequest(context, name, platform);
 };
 

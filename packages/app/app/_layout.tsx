@@ -3,14 +3,17 @@ import { PortalHost } from "@rn-primitives/portal";
 import { useFonts } from "expo-font";
 import { Slot, usePathname } from "expo-router";
 import Head from "expo-router/head";
-import { useEffect } from "react";
+import { lazy, useEffect } from "react";
 import { View } from "react-native";
 import { useSession } from "../src/api/session";
+import { LoadedPage } from "../src/components/LoadedPage";
 import { Pending } from "../src/components/Waiting";
 import { openWithoutSignal } from "../src/device/serviceWorker";
-import { SignIn } from "../src/jobs/SignIn";
 import { outbox } from "../src/sync/outboxInstance";
 import { FONTS } from "../src/theme/fonts";
+
+/** Whoever is signed in does not see it. */
+const SignIn = lazy(() => import("../src/jobs/SignIn").then((page) => ({ default: page.SignIn })));
 
 export default function Root() {
   useFonts(FONTS);
@@ -39,7 +42,13 @@ function Gate() {
   if (session.data === undefined) {
     return <Pending error={session.error} what="your company" retry={() => void session.mutate()} />;
   }
-  if (session.data === null) return <SignIn />;
+  if (session.data === null) {
+    return (
+      <LoadedPage>
+        <SignIn />
+      </LoadedPage>
+    );
+  }
   return (
     <>
       <Head>

@@ -1,1 +1,15 @@
-export { PriceListScreen as default } from "../src/price/PriceListScreen";
+import { lazy } from "react";
+import { LoadedPage } from "../src/components/LoadedPage";
+
+/** Not where a day begins: it stays out of the first load. */
+const Screen = lazy(() =>
+  import("../src/price/PriceListScreen").then(({ PriceListScreen }) => ({ default: PriceListScreen })),
+);
+
+export default function PriceList() {
+  return (
+    <LoadedPage>
+      <Screen />
+    </LoadedPage>
+  );
+}

@@ -1,4 +1,4 @@
-import { useState, useSyncExternalStore } from "react";
+import { lazy, Suspense, useState, useSyncExternalStore } from "react";
 import { View } from "react-native";
 import { clockAheadMs, clockText, subscribeToClock } from "../api/clock";
 import { Button } from "../components/Button";
@@ -7,8 +7,9 @@ import { Body, Faint } from "../components/Text";
 import type { Stuck } from "../sync/command";
 import { outbox } from "../sync/outboxInstance";
 import { type Decision, letGo, partConflict, settledWhole } from "../sync/settle";
-import { ConflictSheet } from "./ConflictSheet";
 import { useOutbox } from "./JobContext";
+
+const ConflictSheet = lazy(() => import("./ConflictSheet").then((sheet) => ({ default: sheet.ConflictSheet })));
 
 /** Changes that wait for a person. Both versions are there until they choose. */
 export function StuckNotice() {
@@ -90,7 +91,11 @@ function Conflict({ stuck }: { stuck: Stuck }) {
           />
         </View>
       )}
-      {conflict && open ? <ConflictSheet stuck={stuck} conflict={conflict} onClose={() => setOpen(false)} /> : null}
+      {conflict && open ? (
+        <Suspense fallback={null}>
+          <ConflictSheet stuck={stuck} conflict={conflict} onClose={() => setOpen(false)} />
+        </Suspense>
+      ) : null}
     </Notice>
   );
 }

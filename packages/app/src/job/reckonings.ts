@@ -33,6 +33,7 @@ export type ReckoningParts = {
 export class Reckonings {
   private waiting: ReckoningInput | undefined;
   private busy = false;
+  private closed = false;
   private counts: ReadonlyMap<string, PartCount> = new Map();
   /** What the worker has. Nothing, until it has said so once, and again after anything went wrong. */
   private told: Partial<ReckoningInput> = {};
@@ -45,6 +46,7 @@ export class Reckonings {
   }
 
   close(): void {
+    this.closed = true;
     this.waiting = undefined;
     void this.parts.remote().forget(this.parts.page);
   }
@@ -89,6 +91,8 @@ export class Reckonings {
       });
     }
     const fresh = await remote().count(page, job, namedIfSent(parts, told.parts ?? []));
+    // The worker has forgotten the page meanwhile: to ask again would bring it back for nobody.
+    if (this.closed) return;
     this.told = input;
     this.keep(withUnchanged(fresh, [...this.counts.values()]));
     onCounts(this.counts);

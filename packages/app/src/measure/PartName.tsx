@@ -1,13 +1,14 @@
 import { FIRST_STOREY, type Part } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
-import { memo, useState } from "react";
+import { lazy, memo, Suspense, useState } from "react";
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
 import { CommitField } from "../components/CommitField";
 import { Faint, Title } from "../components/Text";
 import { History, Pencil, Trash2 } from "../icons";
-import { HistorySheet } from "../job/HistorySheet";
 import { useJob } from "../job/JobContext";
+
+const HistorySheet = lazy(() => import("../job/HistorySheet").then((sheet) => ({ default: sheet.HistorySheet })));
 
 type Props = { readonly part: Part };
 
@@ -33,7 +34,11 @@ export const PartName = memo(function PartName({ part }: Props) {
           </Faint>
         </View>
         <IconButton name="History" icon={History} onPress={() => setHistory(true)} />
-        {history ? <HistorySheet part={part} onClose={() => setHistory(false)} /> : null}
+        {history ? (
+          <Suspense fallback={null}>
+            <HistorySheet part={part} onClose={() => setHistory(false)} />
+          </Suspense>
+        ) : null}
         <IconButton name="Name, storey and location" icon={Pencil} onPress={() => setEditing(true)} />
       </View>
     );
