@@ -33,9 +33,10 @@ export function suppliedLines(lines: readonly CountLine[], system: MeasuringSyst
     const key = [line.itemCode, line.description, line.unit, line.supply.by, rate].join("/");
     groups.set(key, [...(groups.get(key) ?? []), line]);
   }
-  return [...groups].flatMap(([id, own]) => {
+  return [...groups.values()].flatMap((own, index) => {
     const [first] = own;
-    return first?.supply ? suppliedLine(id, first, first.supply, own, system) : [];
+    // Its place and not its rate: whoever sees no costs sees ids.
+    return first?.supply ? suppliedLine(`${index + 1}/${first.description}`, first, first.supply, own, system) : [];
   });
 }
 

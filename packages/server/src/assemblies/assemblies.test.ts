@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
-import type { Assembly } from "@wide-porch/core";
-import { starterAssemblies } from "@wide-porch/library";
+import { type Assembly, PART_KINDS, partContext } from "@wide-porch/core";
+import { library, starterAssemblies } from "@wide-porch/library";
 import { addCompany, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
@@ -139,5 +139,43 @@ describe("house standards", () => {
     await ros.patch(`/api/v1/jobs/${job.id}`).send({ commandId: randomUUID(), baseRevision: 1, changes }).expect(200);
     const full = (await ros.get(`/api/v1/jobs/${job.id}`).expect(200)).body;
     expect(full.standard).toMatchObject({ id: "tight-access", version: 2 });
+  });
+});
+
+describe("what is allowed for a thing that is not chosen yet", () => {
+  it("is told to those who see costs, and to nobody else in any answer", async () => {
+    const set = (await all()).find(({ assembly }) => assembly.id === "door-set" && assembly.system === "imperial");
+    if (!set) throw new Error("no door set");
+    const rules = set.assembly.rules.map((rule) =>
+      rule.name === "leaves" ? { ...rule, supply: { by: "allowance" as const, rate: "87.65" } } : rule,
+    );
+    const { version } = (await save({ ...set.assembly, rules }, set.assembly.version).expect(200)).body.assembly;
+    const job = (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body;
+    const context = partContext("imperial", library);
+    const doors = {
+      ...PART_KINDS.spots.defaults(randomUUID(), "Doors", context),
+      count: 3,
+      uses: [{ id: "use", assembly: { id: "door-set", version }, choices: {} }],
+    };
+    const part = { commandId: randomUUID(), baseRevision: 0, part: doors };
+    await ros.put(`/api/v1/jobs/${job.id}/parts/${doors.id}`).send(part).expect(200);
+    const paths = [
+      "/api/v1/assemblies",
+      `/api/v1/jobs/${job.id}`,
+      `/api/v1/jobs/${job.id}/changes?since=0`,
+      `/api/v1/jobs/${job.id}/counts`,
+    ];
+    for (const path of paths) {
+      const crew = JSON.stringify((await juno.get(path).expect(200)).body);
+      expect([path, crew.includes("87.65")]).toEqual([path, false]);
+      // The line itself is there, with who supplies it.
+      expect([path, crew.includes("allowance")]).toEqual([path, true]);
+    }
+    for (const path of paths.slice(0, 3)) {
+      expect(JSON.stringify((await ros.get(path).expect(200)).body)).toContain("87.65");
+    }
+    expect((await ros.get(`/api/v1/jobs/${job.id}/price`).expect(200)).body.lines).toContainEqual(
+      expect.objectContaining({ description: "Allowance: Door leaves", cost: "262.95" }),
+    );
   });
 });

@@ -1,4 +1,5 @@
 import {
+  type Assembly,
   assemblySchema,
   companySettingsSchema,
   houseStandardSchema,
@@ -13,6 +14,7 @@ import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
 import { requireSound, resultsOf } from "./results";
+import { shownTo } from "./shownTo";
 import { assembliesOf, newestOf, newestStandard } from "./store";
 import { retire, saveVersion } from "./versions";
 
@@ -66,7 +68,12 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
         );
         return assembliesOf(dataSource, user.companyId, system, refs);
       });
-      return { items, bases: (await Promise.all(bases)).flat() };
+      const shown = <T extends { readonly assembly: Assembly }>(each: T): T => ({
+        ...each,
+        assembly: shownTo(user.role, each.assembly),
+      });
+      const all = (await Promise.all(bases)).flat();
+      return { items: items.map(shown), bases: all.map((base) => shownTo(user.role, base)) };
     },
   }),
   endpoint({

@@ -1,15 +1,18 @@
 import { randomUUID } from "node:crypto";
 import {
   assemblySchema,
+  type CountLine,
   houseStandardSchema,
   type Job,
   jobSchema,
   newJobSchema,
+  plainLine,
   reckonJob,
   startJob,
 } from "@wide-porch/core/reckoning";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
+import { shownTo } from "../assemblies/shownTo";
 import { libraryOf, newestStandard } from "../assemblies/store";
 import { companyEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
@@ -108,7 +111,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
         change: row.changeNumber,
         job: jobAnswer(row, user.role),
         parts: parts.map(partAnswer),
-        assemblies,
+        assemblies: assemblies.map((each) => shownTo(user.role, each)),
         standard: standard ?? null,
       };
     },
@@ -134,7 +137,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
         changed: {
           job: jobAnswer(row, user.role),
           parts: changed.map(partAnswer),
-          assemblies,
+          assemblies: assemblies.map((each) => shownTo(user.role, each)),
           standard: standard ?? null,
         },
       };
@@ -173,7 +176,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
       const { counts, order } = await reckon(dataSource, user.companyId, param("jobId"));
       const lines = order.lines.map(({ unitPrice: _, ...line }) => line);
       return {
-        counts: counts.map(({ drawing: _, ...count }) => count),
+        counts: counts.map(({ drawing: _, ...count }) => ({ ...count, lines: count.lines.map(withoutRate) })),
         order: {
           ...order,
           lines,
@@ -193,6 +196,12 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     handle: async ({ user, param }) => (await reckon(dataSource, user.companyId, param("jobId"))).buildUp,
   }),
 ];
+
+/** What is allowed for a thing is a cost, and this answer has none. */
+function withoutRate(line: CountLine): object {
+  const plain = plainLine(line);
+  return plain.supply ? { ...plain, supply: { by: plain.supply.by } } : plain;
+}
 
 async function reckon(dataSource: DataSource, companyId: string, jobId: string) {
   const row = await jobOf(dataSource, companyId, jobId);
