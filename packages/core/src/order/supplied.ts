@@ -1,5 +1,5 @@
 import Big from "big.js";
-import { type CountLine, quantityParts, quantityText } from "../count";
+import { type CountLine, quantityParts, quantityText } from "../count/records";
 import { type MeasuringSystem, type Money, toMoney } from "../units";
 
 /** What the job needs and the builder does not buy from the price list. */
