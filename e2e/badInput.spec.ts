@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
 import type { Page } from "@playwright/test";
-import { addPart, closePad, enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
+import { addPart, closePad, countSpots, enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
 
 /** Brings an assembly in from a file and saves it. */
 async function bringIn(page: Page, address: string, assembly: Record<string, unknown>): Promise<void> {
@@ -24,8 +24,7 @@ async function doorsBy(page: Page, address: string, job: string, count: number, 
   await page.goto(address);
   await startJob(page, job);
   await addPart(page, "Counted spots");
-  await page.getByLabel("How many").fill(String(count));
-  await page.getByLabel("How many").press("Enter");
+  await countSpots(page, String(count));
   await page.getByRole("button", { name: "Apply an assembly" }).click();
   await page.getByRole("button", { name: new RegExp(assembly) }).click();
   await expect(page.getByRole("button", { name: `Take ${assembly} off` })).toBeVisible();

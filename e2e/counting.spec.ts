@@ -7,6 +7,7 @@ import {
   addRectangle,
   backToParts,
   closePad,
+  countSpots,
   enter,
   expect,
   place,
@@ -42,8 +43,7 @@ test("a new assembly is written, tried, saved and applied; its count is on the o
   await addPart(page, "Counted spots");
   await page.getByLabel("What is counted").fill("post");
   await page.getByLabel("What is counted").press("Enter");
-  await page.getByLabel("How many").fill("7");
-  await page.getByLabel("How many").press("Enter");
+  await countSpots(page, "7");
   await saved(page);
   const part = page.url();
 
@@ -175,14 +175,10 @@ test("a gable, corners and walls by totals are counted as worked by hand", async
   await addPart(page, "Walls by totals");
   await enter(page, "Length of wall in all", "118'");
   await closePad(page);
-  for (const [label, count] of [
-    ["Corners", "8"],
-    ["Meeting walls", "5"],
-    ["Openings", "11"],
-  ] as const) {
-    await page.getByLabel(label, { exact: true }).fill(count);
-    await page.getByLabel(label, { exact: true }).press("Enter");
-  }
+  await page.getByRole("button", { name: /^How many there are, Corners/ }).click();
+  await enter(page, "Corners of How many there are", "8");
+  await enter(page, "Meeting walls of How many there are", "2 + 3");
+  await enter(page, "Openings of How many there are", "11");
   await saved(page);
   await expect(page.getByTestId("live-count")).toHaveText(/^90 studs/);
   await place(page, "Count");

@@ -116,7 +116,7 @@ test("a wrong percentage is told and changes no price", async ({ page }) => {
   const field = page.getByLabel("Overhead on cost, percent");
   await field.fill("lots");
   await field.press("Enter");
-  await expect(page.getByText("A percentage like 12.5.")).toBeVisible();
+  await expect(page.getByText("“lots” is not part of a number.")).toBeVisible();
   await expect(page.getByTestId("price-total")).toHaveText(total.replace("\n", ""));
   await page.getByLabel("What is it?").fill("Hired saw");
   await page.getByLabel("Cost", { exact: true }).fill("-5");

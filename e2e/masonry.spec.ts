@@ -92,13 +92,16 @@ test("what masonry cannot be built by is said beside it, and the rest is counted
   await page.getByRole("button", { name: "Back to the parts" }).click();
   await addPart(page, "Stone wall");
   await enter(page, "Length", "4.2 m");
+  // The third figure is the area of its openings; here there are none.
   await enter(page, "Height", "1.9 m");
+  await closePad(page);
   await expect(page.getByTestId("live-count")).toContainText("stones");
   await page.getByRole("button", { name: "Back to the parts" }).click();
   await addPart(page, "Pier");
   await enter(page, "Length", "440 mm");
   await enter(page, "Width", "440 mm");
   await enter(page, "Height", "1.5 m");
+  await closePad(page);
   // Eight bricks in each of twenty courses.
   await expect(page.getByTestId("live-count")).toContainText("160 units");
   await saved(page);

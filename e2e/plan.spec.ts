@@ -3,6 +3,7 @@ import {
   addRectangle,
   backToParts,
   closePad,
+  countSpots,
   enter,
   expect,
   ROS,
@@ -60,11 +61,11 @@ test("rooms joined into a storey share a wall, its door, and a new stud wall tha
   await enter(page, "Outside, across the page of Tape reading", "21'");
   await closePad(page);
   await expect(page.getByText('The tape differs by −1 1/2"')).toBeVisible();
-  await page.getByLabel("Degrees with the clock from up the page", { exact: false }).fill("400");
-  await page.getByLabel("Degrees with the clock from up the page", { exact: false }).press("Enter");
-  await expect(page.getByText("North is from 0 up to 360 degrees", { exact: false })).toBeVisible();
-  await page.getByLabel("Degrees with the clock from up the page", { exact: false }).fill("35");
-  await page.getByLabel("Degrees with the clock from up the page", { exact: false }).press("Enter");
+  await page.getByRole("button", { name: /^North, With the clock from up the page/ }).click();
+  await enter(page, "With the clock from up the page of North", "400");
+  await expect(page.getByText("An angle is at most 360°.", { exact: false })).toBeVisible();
+  await enter(page, "With the clock from up the page of North", "35");
+  await expect(page.getByRole("button", { name: /^North, With the clock from up the page: 35°/ })).toBeVisible();
 
   // The next storey starts from this one.
   await page.getByLabel("Its name").fill("Ground");
@@ -168,11 +169,9 @@ async function addLoose(page: import("@playwright/test").Page) {
   await backToParts(page);
   await addPart(page, "Counted spots");
   for (let press = 0; press < 3; press += 1) await page.getByRole("button", { name: "One more" }).click();
-  await page.getByLabel("How many").fill("-2");
-  await page.getByLabel("How many").press("Enter");
-  await expect(page.getByText("A count is a whole number", { exact: false })).toBeVisible();
-  await page.getByLabel("How many").fill("7");
-  await page.getByLabel("How many").press("Enter");
+  await countSpots(page, "-2");
+  await expect(page.getByText("A count is 0 or more.", { exact: false })).toBeVisible();
+  await enter(page, "How many of post", "7");
   await backToParts(page);
   await expect(page.getByRole("link", { name: /^Spots 1.*7 × post/s })).toBeVisible();
   await expect(page.getByRole("link", { name: /^Length 1.*31.5 ft/s })).toBeVisible();

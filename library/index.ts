@@ -23,6 +23,8 @@ import imperialPartyWall from "./assemblies/imperial/party-wall.json";
 import imperialRoomBoard from "./assemblies/imperial/room-board.json";
 import imperialSheathing from "./assemblies/imperial/sheathing-membrane.json";
 import imperialStoneWall from "./assemblies/imperial/stone-wall.json";
+import imperialStoreyBoard from "./assemblies/imperial/storey-board.json";
+import imperialSurfaceBoard from "./assemblies/imperial/surface-board.json";
 import imperialInsulation from "./assemblies/imperial/wall-insulation.json";
 import imperialWindowSet from "./assemblies/imperial/window-set.json";
 import metricBlockWall from "./assemblies/metric/block-wall.json";
@@ -38,6 +40,8 @@ import metricPartyWall from "./assemblies/metric/party-wall.json";
 import metricRoomBoard from "./assemblies/metric/room-board.json";
 import metricSheathing from "./assemblies/metric/sheathing-membrane.json";
 import metricStoneWall from "./assemblies/metric/stone-wall.json";
+import metricStoreyBoard from "./assemblies/metric/storey-board.json";
+import metricSurfaceBoard from "./assemblies/metric/surface-board.json";
 import metricInsulation from "./assemblies/metric/wall-insulation.json";
 import metricWindowSet from "./assemblies/metric/window-set.json";
 import { book } from "./book";
@@ -56,6 +60,8 @@ export const starterAssemblies: readonly Assembly[] = z
     imperialDoorSet,
     imperialWindowSet,
     imperialRoomBoard,
+    imperialSurfaceBoard,
+    imperialStoreyBoard,
     imperialInsulation,
     imperialSheathing,
     metricOutsideWall,
@@ -65,6 +71,8 @@ export const starterAssemblies: readonly Assembly[] = z
     metricDoorSet,
     metricWindowSet,
     metricRoomBoard,
+    metricSurfaceBoard,
+    metricStoreyBoard,
     metricInsulation,
     metricSheathing,
     metricBrickWall,

@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
-import { assemblyJsonSchema, compileAssembly, runExamples } from "@wide-porch/core/reckoning";
+import { assemblyJsonSchema, compileAssembly, newestAssembled, runExamples } from "@wide-porch/core/reckoning";
 import Ajv2020 from "ajv/dist/2020";
-import { library, starterAssemblies, starterPriceList } from "./index";
+import { library, starterAssemblies, starterPriceList, starterStandards } from "./index";
 
 describe("the starter assemblies", () => {
   it.each(starterAssemblies.map((each) => [`${each.id}, ${each.system}`, each] as const))(
@@ -33,5 +33,17 @@ describe("the starter assemblies", () => {
     const asked = starterAssemblies.flatMap((each) => each.rules.map((rule) => rule.item));
     const missing = asked.filter((item) => item !== "" && !item.includes("{") && !codes.has(item));
     expect(missing).toEqual([]);
+  });
+
+  it("ask for all that the starter standards set, with what they build on", () => {
+    const unknown = starterStandards.flatMap((standard) => {
+      const assemblies = newestAssembled(standard.system, starterAssemblies);
+      const asks = (id: string, name: string) =>
+        assemblies.some((each) => (id === "" || each.id === id) && each.parameters.some((one) => one.name === name));
+      return standard.parameters
+        .filter((each) => !asks(each.assemblyId, each.name))
+        .map((each) => `${standard.name}: ${each.assemblyId}.${each.name}`);
+    });
+    expect(unknown).toEqual([]);
   });
 });

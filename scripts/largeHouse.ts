@@ -1,5 +1,4 @@
 import {
-  confirmedChoice,
   feet,
   inches,
   measured,
@@ -46,14 +45,13 @@ export function houseWall(index: number, lengthNm = feet(24 + (index % 9))): Stu
     openings: index < OPENINGS ? [openingOf(index)] : [],
     ends: { left: index % 2 === 0 ? "corner-through" : "corner-butts", right: "meets" },
     meetings: index % 4 === 0 ? [{ positionNm: feet(14), thicknessNm: inches(4.5), withName: "Hall" }] : [],
-    parameters: {
-      ...start.parameters,
-      bearing: confirmedChoice(index % 3 === 0),
-      sheathed: confirmedChoice(outside),
-      boardsNear: confirmedChoice(1),
-      boardsFar: confirmedChoice(outside ? 0 : 1),
-      blockingEveryNm: confirmedChoice(inches(index % 2 === 0 ? 32 : 48)),
-      anchorBolts: confirmedChoice(outside),
+    choices: {
+      bearing: index % 3 === 0,
+      sheathed: outside,
+      boardsNear: 1,
+      boardsFar: outside ? 0 : 1,
+      blockingEvery: inches(index % 2 === 0 ? 32 : 48),
+      anchorBolts: outside,
     },
   };
 }

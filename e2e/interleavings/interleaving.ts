@@ -26,7 +26,7 @@ function withEntry(part: Part, id: string, feet: number): Part {
   if (part.kind !== "room") return { ...part, notes: id };
   const side = measured(FOOT, "1'");
   const drop = { id, kind: "tray" as const, name: `Tray ${id}`, length: side, width: side, depth: side };
-  const wall = roomKind.withDimension(part, "runs.a.length", feet * FOOT, `${feet}'`);
+  const wall = roomKind.withDimension(part, "runs.a.length", feet * FOOT, `${feet}'`, context);
   return { ...wall, ceiling: { ...wall.ceiling, drops: [...wall.ceiling.drops, drop] } };
 }
 
@@ -38,10 +38,11 @@ const entriesOf = (part: Part): readonly string[] => {
 function newRoom(): Room {
   const room = rectangleDefaults(randomUUID(), "Room", context);
   return roomKind.withDimension(
-    roomKind.withDimension(room, "runs.a.length", 12 * FOOT, "12'"),
+    roomKind.withDimension(room, "runs.a.length", 12 * FOOT, "12'", context),
     "runs.b.length",
     10 * FOOT,
     "10'",
+    context,
   );
 }
 

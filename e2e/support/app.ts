@@ -52,6 +52,12 @@ export async function enter(page: Page, label: string, typed: string): Promise<v
   await field.press("Enter");
 }
 
+/** Counts with the pad: so many of what is counted on a walk round. */
+export async function countSpots(page: Page, typed: string): Promise<void> {
+  await page.getByRole("button", { name: /^post, How many/ }).click();
+  await enter(page, "How many of post", typed);
+}
+
 export const saved = (page: Page) => expect(page.getByRole("status", { name: "Entries: Saved" })).toBeVisible();
 
 export const addPart = async (page: Page, what: string): Promise<void> => {

@@ -1,10 +1,13 @@
 import {
+  ASSEMBLY_PARTS,
   type Assembly,
+  type AssemblyPart,
   assemblyId,
   blankAssembly,
   copyAssembly,
   type FileProblem,
   type MeasuringSystem,
+  PART_KINDS,
   plainSet,
 } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
@@ -24,6 +27,7 @@ import { useAssemblies } from "../job/rules";
 import { reckoner } from "../worker/reckoner";
 import { partWords } from "./ApplySheet";
 import { keepDraft } from "./drafts";
+import { useCompanyTables } from "./standards";
 
 const SYSTEMS = [
   { value: "imperial", label: "Feet and inches" },
@@ -136,26 +140,11 @@ function StartSheet({ system, records, onClose }: StartProps) {
       words: "So many of each thing for every one counted: a door, a window, a post",
       make: (id: string, own: string) => plainSet(id, own, system),
     },
-    {
-      label: "Blank, for walls",
-      words: "Formulas over length, height, area and the pieces laid out",
-      make: (id: string, own: string) => blankAssembly(id, own, system, "stud-wall"),
-    },
-    {
-      label: "Blank, for rooms",
-      words: "Formulas over floor, walls, ceiling and perimeter",
-      make: (id: string, own: string) => blankAssembly(id, own, system, "room"),
-    },
-    {
-      label: "Blank, for areas",
-      words: "Formulas over a length and a width",
-      make: (id: string, own: string) => blankAssembly(id, own, system, "area"),
-    },
-    {
-      label: "Blank, for lengths",
-      words: "Formulas over one length",
-      make: (id: string, own: string) => blankAssembly(id, own, system, "length"),
-    },
+    ...ASSEMBLY_PARTS.map((part) => ({
+      label: `Blank, for ${partWords(part).toLowerCase()}`,
+      words: `Formulas over ${measuredWords(part)}`,
+      make: (id: string, own: string) => blankAssembly(id, own, system, part),
+    })),
   ];
   return (
     <Sheet open onClose={onClose} title="Write an assembly">
@@ -189,6 +178,13 @@ function StartSheet({ system, records, onClose }: StartProps) {
   );
 }
 
+/** What is measured of a kind of part, the first few of it. */
+const measuredWords = (part: AssemblyPart): string =>
+  PART_KINDS[part].quantityNames
+    .slice(0, 4)
+    .map(({ label }) => label.toLowerCase())
+    .join(", ");
+
 function StartRow({ label, words, onPress }: { label: string; words: string; onPress: () => void }) {
   return (
     <Pressable
@@ -207,13 +203,15 @@ function StartRow({ label, words, onPress }: { label: string; words: string; onP
 function BringIn({ taken }: { readonly taken: readonly AssemblyRecord[] }) {
   const begin = useBegin();
   const list = useAssemblies();
+  // The file says which system it is of; until it is read, tables of either are looked up.
+  const [imperial, metric] = [useCompanyTables("imperial"), useCompanyTables("metric")];
   const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly FileProblem[]>();
   const choose = async (file: File | undefined) => {
     setProblems(undefined);
     if (!file) return;
     const others = [...taken.map((each) => each.assembly), ...(list.data?.bases ?? [])];
-    const read = await reckoner().readFile(await file.text(), others);
+    const read = await reckoner().readFile(await file.text(), others, [...imperial, ...metric]);
     if (!read.ok) {
       setProblems(read.problems);
       return;

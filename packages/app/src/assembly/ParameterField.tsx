@@ -1,5 +1,6 @@
 import {
   type AssemblyParameter,
+  type FigureMeasure,
   formatSpacing,
   type MeasuringSystem,
   type PartContext,
@@ -9,7 +10,7 @@ import {
 } from "@wide-porch/core";
 import { memo } from "react";
 import { Choice } from "../components/Choice";
-import { CommitField } from "../components/CommitField";
+import { FigureField } from "../measure/FigureField";
 
 type Props = {
   readonly parameter: AssemblyParameter;
@@ -23,6 +24,9 @@ type Props = {
 };
 
 type Books = Pick<PartContext, "sections" | "units">;
+
+/** What the pad reads for a parameter that is no choice of a few. */
+const MEASURES: Partial<Record<AssemblyParameter["kind"], FigureMeasure>> = { length: "length", area: "number" };
 
 type Option = { readonly value: Scalar; readonly label: string };
 
@@ -60,7 +64,9 @@ export const ParameterField = memo(function ParameterField(props: Props) {
     return <Choice label={parameter.label} options={shown} value={value} assumed={assumed} onChange={onChange} />;
   }
   return (
-    <CommitField
+    <FigureField
+      measure={MEASURES[parameter.kind] ?? "number"}
+      system={system}
       label={assumed ? `${parameter.label} (assumed)` : parameter.label}
       name={parameter.label}
       value={textOf(parameter, value, system)}

@@ -1,9 +1,9 @@
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
-import { CommitField } from "../components/CommitField";
 import { Picker, type PickerOption } from "../components/Picker";
 import { Faint, Strong } from "../components/Text";
 import { Plus, Trash2 } from "../icons";
+import { FigureField } from "../measure/FigureField";
 
 export type Row = { readonly key: string; readonly percent: number };
 
@@ -40,12 +40,12 @@ export function PercentRows({ title, words, rows, options, usual, least, most, o
                 onChange={(key) => put(index, { ...row, key })}
               />
             </View>
-            <CommitField
+            <FigureField
+              measure="percent"
               label={`${title}: ${labelOf(row.key)}`}
               hideLabel
               value={String(row.percent)}
               suffix="%"
-              inputMode="decimal"
               boxClassName="w-24"
               className="text-right"
               check={(typed) => {

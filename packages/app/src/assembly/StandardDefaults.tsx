@@ -2,7 +2,7 @@ import {
   type Assembly,
   type AssemblyParameter,
   type HouseStandard,
-  newestAssemblies,
+  newestAssembled,
   parameterProblem,
   type Scalar,
 } from "@wide-porch/core";
@@ -21,7 +21,7 @@ type DefaultsProps = { readonly draft: HouseStandard; readonly onChange: (draft:
 /** The values a standard sets, each for one assembly or for every one that has the parameter. */
 export function StandardDefaults({ draft, onChange }: DefaultsProps) {
   const items = useAssemblies().data?.items ?? [];
-  const assemblies = newestAssemblies(
+  const assemblies = newestAssembled(
     draft.system,
     items.filter((each) => !each.retired).map((each) => each.assembly),
   );

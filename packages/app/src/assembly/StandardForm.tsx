@@ -8,6 +8,7 @@ import { Faint, Title, Warning } from "../components/Text";
 import { PercentRows } from "./PercentRows";
 import { StandardDefaults } from "./StandardDefaults";
 import { useStandardOptions, useStandards } from "./standards";
+import { Tables } from "./Tables";
 import { UsualStandard } from "./UsualStandard";
 
 type FormProps = { readonly stored: HouseStandard; readonly base: number; readonly mayChange: boolean };
@@ -58,6 +59,13 @@ export function StandardForm({ stored, base, mayChange }: FormProps) {
         onChange={(rows) =>
           setDraft({ ...draft, productivity: rows.map(({ key, percent }) => ({ task: key, percent })) })
         }
+      />
+      <Tables
+        title="Tables"
+        words="Every assembly can look values up here. One stands in place of an assembly's own table of the same name: your own lintels."
+        tables={draft.tables}
+        system={draft.system}
+        onChange={(tables) => setDraft({ ...draft, tables })}
       />
       {mayChange ? (
         <Button

@@ -32,7 +32,7 @@ export function StandardsScreen() {
     const plain = name.trim();
     if (plain === "") return;
     setStarted({
-      schemaVersion: 1,
+      schemaVersion: 2,
       id: assemblyId(plain, taken),
       version: 1,
       name: plain,
@@ -40,6 +40,7 @@ export function StandardsScreen() {
       parameters: [],
       waste: [],
       productivity: [],
+      tables: [],
     });
     setName("");
   };
@@ -58,7 +59,7 @@ export function StandardsScreen() {
         {list.data ? (
           records.map((record) => (
             <StandardForm
-              key={`${record.standard.id}@${record.standard.version}`}
+              key={`${record.standard.system}/${record.standard.id}@${record.standard.version}`}
               stored={record.standard}
               base={record.standard.version}
               mayChange={mayChange}
@@ -68,7 +69,7 @@ export function StandardsScreen() {
           <Pending error={list.error} what="the standards" retry={() => void list.mutate()} />
         )}
         {started && started.system === system && !records.some((each) => each.standard.id === started.id) ? (
-          <StandardForm key={started.id} stored={started} base={0} mayChange={mayChange} />
+          <StandardForm key={`${started.system}/${started.id}`} stored={started} base={0} mayChange={mayChange} />
         ) : null}
         {mayChange ? (
           <View className="gap-2">

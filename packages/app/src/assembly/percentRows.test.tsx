@@ -49,13 +49,20 @@ describe("rows of percentages", () => {
     expect(onChange).toHaveBeenLastCalledWith([{ key: "timber/", percent: 100 }]);
   });
 
-  it.each(["", "ten", "-1", "100.1", "Infinity"])("do not take “%s”, and say why", (typed) => {
+  it.each([
+    ["", "A percentage from 0 to 100."],
+    ["-1", "A percentage from 0 to 100."],
+    ["100.1", "A percentage from 0 to 100."],
+    ["60 + 60", "A percentage from 0 to 100."],
+    ["ten", "“ten” is not part of a number."],
+    ["Infinity", "“infinity” is not part of a number."],
+  ])("do not take “%s”, and say why: %s", (typed, why) => {
     const { host, onChange } = shown([{ key: "timber/", percent: 7.5 }]);
     const field = byRole(host, "textbox", "Waste: All of “Timber”");
     type(field, typed);
     leave(field);
     expect(onChange).not.toHaveBeenCalled();
-    expect(host.textContent).toContain("A percentage from 0 to 100.");
+    expect(host.textContent).toContain(why);
   });
 
   it("keep what is no longer in the price list, under its own code, and are taken out one by one", () => {

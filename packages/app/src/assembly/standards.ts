@@ -1,4 +1,4 @@
-import type { MeasuringSystem, PriceItem } from "@wide-porch/core";
+import type { AssemblyTable, MeasuringSystem, PriceItem } from "@wide-porch/core";
 import { useMemo } from "react";
 import useSWR from "swr";
 import { priceListSchema, standardListSchema } from "../api/records";
@@ -9,6 +9,15 @@ const STANDARDS = "/standards";
 const PRICES = "/price-list";
 
 export const useStandards = () => useSWR(STANDARDS, () => askKept(standardListSchema, STANDARDS, STANDARDS));
+
+/** Tables of the company's house standards of a system, each name once. */
+export function useCompanyTables(system: MeasuringSystem): readonly AssemblyTable[] {
+  const items = useStandards().data?.items;
+  return useMemo(() => {
+    const own = (items ?? []).filter((each) => each.standard.system === system && !each.retired);
+    return [...new Map(own.flatMap(({ standard }) => standard.tables).map((table) => [table.name, table])).values()];
+  }, [items, system]);
+}
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -3,7 +3,13 @@ import { library } from "@wide-porch/library";
 import { extentOf, fitDrawing, neededHeightPx, placeDimension } from "./drawingFit";
 
 const context = partContext("imperial", library);
-const wall = studWallKind.withDimension(studWallKind.defaults("w", "W", context), "length", 12 * 304_800_000, "12'");
+const wall = studWallKind.withDimension(
+  studWallKind.defaults("w", "W", context),
+  "length",
+  12 * 304_800_000,
+  "12'",
+  context,
+);
 const drawing = studWallKind.draw(wall, context, ALONE);
 const extent = extentOf(drawing, true);
 

@@ -4,7 +4,13 @@ import { extentOf, fitDrawing } from "./drawingFit";
 import { groupAlike, rectangleAt, rectanglePath } from "./drawingShapes";
 
 const context = partContext("imperial", library);
-const wall = studWallKind.withDimension(studWallKind.defaults("w", "W", context), "length", 12 * 304_800_000, "12'");
+const wall = studWallKind.withDimension(
+  studWallKind.defaults("w", "W", context),
+  "length",
+  12 * 304_800_000,
+  "12'",
+  context,
+);
 const { drawing: drawn } = countPart(wall, "imperial", library);
 if (drawn.kind !== "elevation") throw new Error("a wall is drawn square on");
 const drawing = drawn;

@@ -74,7 +74,7 @@ function ComesFrom({ line }: { line: CountLine }) {
   const { record } = useJob("record");
   if (line.working.from.length === 0) return null;
   const go = (path: string) => {
-    const whole = path === "" || path.startsWith("parameters.") || path.startsWith("choices.");
+    const whole = path === "" || path.startsWith("choices.");
     const figure = whole ? "" : `?figure=${encodeURIComponent(path)}`;
     router.push(`/jobs/${record.id}/measure/${line.partId}${figure}` as Href);
   };

@@ -4,7 +4,13 @@ import { groupLines, narrowed, tradesOf } from "./grouping";
 
 const context = partContext("imperial", library);
 const wall = (id: string, location: string) => ({
-  ...studWallKind.withDimension(studWallKind.defaults(id, `Wall ${id}`, context), "length", 12 * 304_800_000, "12'"),
+  ...studWallKind.withDimension(
+    studWallKind.defaults(id, `Wall ${id}`, context),
+    "length",
+    12 * 304_800_000,
+    "12'",
+    context,
+  ),
   location,
 });
 const counts = countJob([wall("a", "Porch"), wall("b", "Hall")], "imperial", library);

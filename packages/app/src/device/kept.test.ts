@@ -26,6 +26,26 @@ describe("answers kept on the device", () => {
     expect(await askKept(schema, "/jobs/1", "/jobs/1")).toEqual({ title: "fresh" });
   });
 
+  it("spare what the device has already: it is named when asking, put back into the answer, and kept with it", async () => {
+    const listed = z.object({ names: z.array(z.string()) });
+    const sparing = {
+      query: ({ names }: z.infer<typeof listed>) => `?known=${names.join(",")}`,
+      merge: (came: z.infer<typeof listed>, known: z.infer<typeof listed>) => ({
+        names: [...known.names, ...came.names],
+      }),
+    };
+    const get = () => askKept(listed, "/jobs/1", "/jobs/1", sparing);
+    asked.mockResolvedValueOnce({ names: ["a", "b"] });
+    expect(await get()).toEqual({ names: ["a", "b"] });
+    await settled();
+    asked.mockResolvedValueOnce({ names: ["c"] });
+    expect(await get()).toEqual({ names: ["a", "b", "c"] });
+    expect(asked.mock.calls.map(([, , path]) => path)).toEqual(["/jobs/1", "/jobs/1?known=a,b"]);
+    await settled();
+    asked.mockRejectedValueOnce(new NoAnswer());
+    expect(await get()).toEqual({ names: ["a", "b", "c"] });
+  });
+
   it("answer when there is no signal, and not before there is one", async () => {
     asked.mockRejectedValue(new NoAnswer());
     await expect(askKept(schema, "/jobs/1", "/jobs/1")).rejects.toBeInstanceOf(NoAnswer);

@@ -21,13 +21,18 @@ async function keptCopy<T>(schema: z.ZodType<T>, path: string): Promise<T | unde
 
 const later = (ms: number): Promise<"later"> => new Promise((done) => setTimeout(() => done("later"), ms));
 
+/** How a copy on the device spares part of the answer: what is said of it when asking, and how the two make the whole. */
+export type Sparing<T> = { readonly query: (known: T) => string; readonly merge: (came: T, known: T) => T };
+
 /**
  * Asks the server, and keeps its answer on the device. Without signal, or with too little of it, the copy kept last time
  * answers instead. Throws NoAnswer when there is neither.
  */
-export async function askKept<T>(schema: z.ZodType<T>, path: string, swrKey: string): Promise<T> {
-  const asking = ask(schema, "GET", path).then((answer) => {
-    void deviceStore.set(keyOf(path), answer).catch(() => undefined);
+export async function askKept<T>(schema: z.ZodType<T>, path: string, swrKey: string, sparing?: Sparing<T>): Promise<T> {
+  const known = sparing && (await keptCopy(schema, path));
+  const asking = ask(schema, "GET", known ? path + sparing.query(known) : path).then((came) => {
+    const answer = known ? sparing.merge(came, known) : came;
+    keepAnswer(path, answer);
     return answer;
   });
   try {

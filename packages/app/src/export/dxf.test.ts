@@ -4,7 +4,13 @@ import DxfParser from "dxf-parser";
 import { elevationToDxf, planToDxf } from "./dxf";
 
 const context = partContext("imperial", library);
-const wall = studWallKind.withDimension(studWallKind.defaults("w", "Wall", context), "length", 12 * 304_800_000, "12'");
+const wall = studWallKind.withDimension(
+  studWallKind.defaults("w", "Wall", context),
+  "length",
+  12 * 304_800_000,
+  "12'",
+  context,
+);
 const { drawing, pieces } = countPart(wall, "imperial", library);
 
 type Ring = { type: string; layer: string; vertices: { x: number; y: number }[] };

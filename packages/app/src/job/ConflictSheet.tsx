@@ -2,9 +2,10 @@ import {
   type Difference,
   differenceName,
   differencesBetween,
-  fieldText,
+  differenceText,
   kindOf,
   mergeParts,
+  type Part,
   type Side,
 } from "@wide-porch/core";
 import { useMemo, useState } from "react";
@@ -66,8 +67,9 @@ export function ConflictSheet({ stuck, conflict, onClose }: Props) {
           {differences.map((difference) => (
             <Field
               key={difference.path}
-              name={differenceName(difference.path, mine, theirs.part)}
+              name={differenceName(difference.path, mine, theirs.part, context)}
               difference={difference}
+              part={mine}
               side={chosen.get(difference.path) ?? usual(difference)}
               onChoose={(side) => setChosen(new Map([...chosen, [difference.path, side]]))}
             />
@@ -83,11 +85,14 @@ export function ConflictSheet({ stuck, conflict, onClose }: Props) {
 type FieldProps = {
   readonly name: string;
   readonly difference: Difference;
+  readonly part: Part;
   readonly side: Side;
   readonly onChoose: (side: Side) => void;
 };
 
-function Field({ name, difference, side, onChoose }: FieldProps) {
+function Field({ name, difference, part, side, onChoose }: FieldProps) {
+  const { context } = useJob("context");
+  const text = (value: unknown) => differenceText(difference.path, part, value, context);
   return (
     <View role="radiogroup" aria-label={name} className="gap-1 border-b border-rule pb-3">
       <View className="flex-row items-baseline justify-between gap-2">
@@ -95,10 +100,10 @@ function Field({ name, difference, side, onChoose }: FieldProps) {
         <Faint className={difference.changedBy === "both" ? "text-clay" : ""}>{WHO[difference.changedBy]}</Faint>
       </View>
       <View className="flex-row gap-2">
-        <Version label="Mine" value={difference.mine} chosen={side === "mine"} onPress={() => onChoose("mine")} />
+        <Version label="Mine" text={text(difference.mine)} chosen={side === "mine"} onPress={() => onChoose("mine")} />
         <Version
           label="Theirs"
-          value={difference.theirs}
+          text={text(difference.theirs)}
           chosen={side === "theirs"}
           onPress={() => onChoose("theirs")}
         />
@@ -109,14 +114,12 @@ function Field({ name, difference, side, onChoose }: FieldProps) {
 
 type VersionProps = {
   readonly label: string;
-  readonly value: unknown;
+  readonly text: string;
   readonly chosen: boolean;
   readonly onPress: () => void;
 };
 
-function Version({ label, value, chosen, onPress }: VersionProps) {
-  const { context } = useJob("context");
-  const text = fieldText(value, context);
+function Version({ label, text, chosen, onPress }: VersionProps) {
   return (
     <Pressable
       role="radio"

@@ -1,4 +1,4 @@
-import { differenceName, differencesBetween, fieldText, type Part } from "@wide-porch/core";
+import { differenceName, differencesBetween, differenceText, type Part } from "@wide-porch/core";
 import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
 import { View } from "react-native";
 import useSWR from "swr";
@@ -62,7 +62,7 @@ function Version({ version, before, onGoBack }: VersionProps) {
       <Faint>{`${when}, ${WAYS[version.how]}`}</Faint>
       {changes.slice(0, CHANGES_SHOWN).map((each) => (
         <Body key={each.path} className="text-sm">
-          {`${differenceName(each.path, version.part, before?.part ?? version.part)}: ${fieldText(each.theirs, context)} → ${fieldText(each.mine, context)}`}
+          {`${differenceName(each.path, version.part, before?.part ?? version.part, context)}: ${differenceText(each.path, version.part, each.theirs, context)} → ${differenceText(each.path, version.part, each.mine, context)}`}
         </Body>
       ))}
       {changes.length > CHANGES_SHOWN ? <Faint>{`and ${changes.length - CHANGES_SHOWN} more`}</Faint> : null}

@@ -22,7 +22,6 @@ export function withChanges(
   const unknown = new Set(unknownParts.map((part) => part.id));
   const stays = ({ id, revision }: PartRecord) => !unknown.has(id) && (gone.get(id) ?? -1) < revision;
   const updated = before.parts.map((part) => laterOf(part, came.get(part.id) ?? part));
-  const assemblies = new Map([...before.assemblies, ...rest.assemblies].map((each) => [assemblyKey(each), each]));
   return {
     change,
     job: job.revision > before.job.revision ? job : before.job,
@@ -31,12 +30,34 @@ export function withChanges(
       ...before.unknownParts.filter(({ id }) => !unknown.has(id) && !came.has(id) && !gone.has(id)),
       ...unknownParts,
     ],
-    assemblies: [...assemblies.values()],
+    assemblies: withKnown(rest.assemblies, before.assemblies),
     standard: rest.standard,
   };
 }
 
-const askWhole = (jobId: string): Promise<FullJob> => askKept(fullJobSchema, `/jobs/${jobId}`, jobKey(jobId));
+type Assemblies = FullJob["assemblies"];
+
+/** A version of an assembly never changes: what the device has of them is not sent again. */
+const withKnown = (came: Assemblies, known: Assemblies): Assemblies => [
+  ...new Map([...known, ...came].map((each) => [assemblyKey(each), each])).values(),
+];
+
+/** An address takes no more; those that are not named are sent again. */
+const MOST_NAMED = 100;
+
+const namesOf = ({ assemblies }: FullJob): string =>
+  encodeURIComponent(
+    assemblies
+      .slice(-MOST_NAMED)
+      .map(({ id, version }) => `${id}@${version}`)
+      .join(","),
+  );
+
+const askWhole = (jobId: string): Promise<FullJob> =>
+  askKept(fullJobSchema, `/jobs/${jobId}`, jobKey(jobId), {
+    query: (known) => `?known=${namesOf(known)}`,
+    merge: (came, known) => ({ ...came, assemblies: withKnown(came.assemblies, known.assemblies) }),
+  });
 
 /**
  * The job as the server has it. What the device has of it is only brought up to date; the same object while nothing has
@@ -45,7 +66,7 @@ const askWhole = (jobId: string): Promise<FullJob> => askKept(fullJobSchema, `/j
 export async function askJob(jobId: string, before: FullJob | undefined): Promise<FullJob> {
   if (before?.change === undefined) return askWhole(jobId);
   try {
-    const path = `/jobs/${jobId}/changes?since=${before.change}`;
+    const path = `/jobs/${jobId}/changes?since=${before.change}&known=${namesOf(before)}`;
     const { change, changed } = await ask(jobChangesSchema, "GET", path);
     if (!changed) return before;
     // The server has gone back to an earlier state, from a copy of its database: what there is now is asked for whole.

@@ -1,5 +1,4 @@
-import { mergeParts, type Part } from "@wide-porch/core";
-import type { JobChanges } from "../sync/command";
+import { type JobChanges, mergeParts, type Part } from "@wide-porch/core";
 
 /** One record before and after. No part before means it was added; none after, binned. */
 export type Change =

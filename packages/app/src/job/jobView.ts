@@ -1,7 +1,15 @@
-import type { CuttingSettings, JobPlan, Part, PartContext, PartCount, PriceItem, UnknownPart } from "@wide-porch/core";
+import type {
+  CuttingSettings,
+  JobChanges,
+  JobPlan,
+  Part,
+  PartContext,
+  PartCount,
+  PriceItem,
+  UnknownPart,
+} from "@wide-porch/core";
 import { Planner, resolveParts } from "@wide-porch/core";
 import type { JobRecord } from "../api/records";
-import type { JobChanges } from "../sync/command";
 import type { DeviceJob, DeviceReckoning, Rules } from "../worker/reckon.worker";
 
 /** The open job, as this device has it now. Each field is the same object until its content is another. */

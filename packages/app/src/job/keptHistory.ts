@@ -1,7 +1,6 @@
-import { partSchema } from "@wide-porch/core";
+import { jobChangesSchema, partSchema } from "@wide-porch/core";
 import { z } from "zod";
 import type { DeviceStore } from "../device/store";
-import { jobChangesSchema } from "../sync/command";
 import { DEEPEST, type History, type Step } from "./history";
 
 const changeSchema = z.discriminatedUnion("kind", [

@@ -1,9 +1,8 @@
-import { type Part, type PriceItem, partContext } from "@wide-porch/core";
+import { type JobChanges, type Part, type PriceItem, partContext } from "@wide-porch/core";
 import { book } from "@wide-porch/library/book";
 import { createStore, type StoreApi } from "zustand/vanilla";
 import type { FullJob, JobRecord, PriceRecord } from "../api/records";
 import type { DeviceStore } from "../device/store";
-import type { JobChanges } from "../sync/command";
 import type { Outbox, OutboxView } from "../sync/outbox";
 import { withPending } from "../sync/overlay";
 import type { Rules } from "../worker/reckon.worker";

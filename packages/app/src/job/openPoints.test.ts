@@ -8,14 +8,14 @@ const partOf = (id: string) => parts.find((part) => part.id === id);
 const pointOf = (partId: string, point: Partial<OpenPoint>): PartPoint => ({
   partId,
   partName: `Wall ${partId}`,
-  point: { path: "parameters.bearing", kind: "assumed", message: `Wall ${partId}: bearing is assumed.`, ...point },
+  point: { path: "choices.bearing", kind: "assumed", message: `Wall ${partId}: bearing is assumed.`, ...point },
 });
 const bearing = (partId: string) => pointOf(partId, { alike: "Bearing is assumed." });
 
 describe("open points that are alike", () => {
   it("are one row, in the order they come, each with the parts it is of", () => {
     const length = pointOf("b", { path: "length", kind: "missing", message: "Length is missing." });
-    const groups = alikePoints([bearing("a"), length, bearing("b")], partOf);
+    const groups = alikePoints([bearing("a"), length, bearing("b")], partOf, context);
     expect(groups.map(({ message, points }) => [message, points.length])).toEqual([
       ["Bearing is assumed.", 2],
       ["Length is missing.", 1],
@@ -23,11 +23,11 @@ describe("open points that are alike", () => {
   });
 
   it("keep their own words where there is one alone", () => {
-    expect(alikePoints([bearing("a")], partOf)[0]?.message).toBe("Wall a: bearing is assumed.");
+    expect(alikePoints([bearing("a")], partOf, context)[0]?.message).toBe("Wall a: bearing is assumed.");
   });
 
   it("are confirmed together only where each can be: not of a part that is gone, nor a figure that is missing", () => {
-    const confirmable = (points: PartPoint[]) => alikePoints(points, partOf).map((each) => each.confirmable);
+    const confirmable = (points: PartPoint[]) => alikePoints(points, partOf, context).map((each) => each.confirmable);
     expect(confirmable([bearing("a"), bearing("b")])).toEqual([true]);
     expect(confirmable([bearing("a"), bearing("gone")])).toEqual([false]);
     expect(confirmable([pointOf("a", { path: "length" })])).toEqual([false]);

@@ -1,4 +1,4 @@
-import type { OpenPoint, Part } from "@wide-porch/core";
+import type { OpenPoint, Part, PartContext } from "@wide-porch/core";
 import { canBeConfirmed } from "@wide-porch/core";
 
 /** An open point of one part. */
@@ -13,7 +13,11 @@ export type PointGroup = {
 };
 
 /** Assumed points by what they say, in the order they come; `partOf` finds the part a point is of. */
-export function alikePoints(points: readonly PartPoint[], partOf: (id: string) => Part | undefined): PointGroup[] {
+export function alikePoints(
+  points: readonly PartPoint[],
+  partOf: (id: string) => Part | undefined,
+  context: PartContext,
+): PointGroup[] {
   const groups = new Map<string, PartPoint[]>();
   for (const each of points) {
     const key = each.point.alike ?? each.point.message;
@@ -26,7 +30,7 @@ export function alikePoints(points: readonly PartPoint[], partOf: (id: string) =
     const message = members.length === 1 && first ? first.point.message : alike;
     const confirmable = members.every(({ partId, point }) => {
       const part = partOf(partId);
-      return part !== undefined && canBeConfirmed(part, point.path);
+      return part !== undefined && canBeConfirmed(part, point.path, context);
     });
     return { message, points: members, confirmable };
   });

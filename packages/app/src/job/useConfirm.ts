@@ -15,7 +15,7 @@ export function useConfirm(): (points: readonly PartPoint[]) => void {
         const part = parts.find((each) => each.id === id);
         const onPlan = resolved.find((each) => each.id === id);
         if (!part || !onPlan) return [];
-        return [withConfirmed(part, settlePart(onPlan, context.system, rules), paths)];
+        return [withConfirmed(part, settlePart(onPlan, context.system, rules), paths, context)];
       });
       if (changed.length > 0) saveParts(changed);
     },

@@ -31,7 +31,7 @@ export function useOpenPoints(): Open {
     const ofParts = all.flatMap(({ points, ...part }) =>
       points.filter((point) => point.kind === "assumed").map((point): PartPoint => ({ ...part, point })),
     );
-    const assumed = alikePoints(ofParts, (id) => entered.find((part) => part.id === id));
+    const assumed = alikePoints(ofParts, (id) => entered.find((part) => part.id === id), context);
     // What keeps a part or a rule from being counted is said at its part already.
     const said = new Set(all.flatMap((each) => each.points.map((point) => point.message)));
     const fromCounts = (reckoning?.counts ?? []).flatMap((count) => count.problems.map((each) => each.message));
@@ -41,5 +41,5 @@ export function useOpenPoints(): Open {
     );
     const listed = warnings.length + assumed.length + parts.reduce((sum, each) => sum + each.points.length, 0);
     return { parts, assumed, warnings, total: reckoning && listed };
-  }, [reckoning, onPlan, entered]);
+  }, [reckoning, onPlan, entered, context]);
 }

@@ -8,6 +8,7 @@ import { roomFace } from "./room";
 import { spotsFace } from "./spots";
 import { storeyFace } from "./storey";
 import { studWallFace } from "./stud-wall";
+import { surfaceFace } from "./surface";
 import { wallTotalsFace } from "./wall-totals";
 
 type Faces = { readonly [K in Part["kind"]]: KindFace<Extract<Part, { readonly kind: K }>> };
@@ -22,6 +23,7 @@ const FACES: Faces = {
   length: lengthFace,
   area: areaFace,
   spots: spotsFace,
+  surface: surfaceFace,
   storey: storeyFace,
 };
 

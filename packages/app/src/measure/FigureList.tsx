@@ -1,16 +1,19 @@
-import { type DimensionSlot, formatLength } from "@wide-porch/core";
+import { type FigureMeasure, type FigureSlot, formatFigure } from "@wide-porch/core";
 import { memo } from "react";
 import { Pressable, View } from "react-native";
 import { Body, Faint, Figure, Title, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
 
 type Props = {
-  readonly slots: readonly DimensionSlot[];
+  readonly slots: readonly FigureSlot[];
   readonly activePath: string | undefined;
   readonly onOpen: (path: string) => void;
   /** The heading over figures that belong to nothing within the part. */
   readonly title: string;
 };
+
+/** What a figure is called while nobody has read it. */
+const NOT_YET: Partial<Record<FigureMeasure, string>> = { length: "not measured", count: "not counted" };
 
 /** Every figure of a part as a row: the drawing in words, and a way in for thumbs and keyboards. */
 export function FigureList({ slots, activePath, onOpen, title }: Props) {
@@ -31,29 +34,22 @@ export function FigureList({ slots, activePath, onOpen, title }: Props) {
   );
 }
 
-const headingOf = ({ group, of }: DimensionSlot): string => group ?? of;
+const headingOf = ({ group, of }: FigureSlot): string => group ?? of;
 
 /** A wall's figures come anew at each change; most of them are as they were. */
-const sameFigure = (a: DimensionSlot, b: DimensionSlot): boolean =>
+const sameFigure = (a: FigureSlot, b: FigureSlot): boolean =>
   a.label === b.label &&
   a.of === b.of &&
-  a.dimension.valueNm === b.dimension.valueNm &&
-  a.dimension.assumed === b.dimension.assumed &&
-  a.dimension.refused === b.dimension.refused;
+  a.figure.value === b.figure.value &&
+  a.figure.assumed === b.figure.assumed &&
+  a.figure.refused === b.figure.refused;
 
 const FigureRow = memo(
-  function FigureRow({
-    slot,
-    active,
-    onOpen,
-  }: {
-    slot: DimensionSlot;
-    active: boolean;
-    onOpen: (path: string) => void;
-  }) {
+  function FigureRow({ slot, active, onOpen }: { slot: FigureSlot; active: boolean; onOpen: (path: string) => void }) {
     const { context } = useJob("context");
-    const { valueNm, assumed, refused } = slot.dimension;
-    const text = valueNm === null ? "not measured" : formatLength(valueNm, context.system);
+    const { value, assumed, refused } = slot.figure;
+    const text =
+      value === null ? (NOT_YET[slot.measure] ?? "not entered") : formatFigure(slot.measure, value, context.system);
     const state = refused !== undefined ? `, ${refused} could not be used` : assumed ? ", assumed" : "";
     return (
       <Pressable
@@ -66,7 +62,7 @@ const FigureRow = memo(
           <Body>{slot.group ? slot.of : slot.label}</Body>
           <View className="flex-row items-baseline gap-2">
             {assumed ? <Faint className="text-clay">assumed</Faint> : null}
-            <Figure className={valueNm === null ? "text-clay" : ""}>{text}</Figure>
+            <Figure className={value === null ? "text-clay" : ""}>{text}</Figure>
           </View>
         </View>
         {refused !== undefined ? <Warning>{`“${refused}” could not be used. Press to correct it.`}</Warning> : null}

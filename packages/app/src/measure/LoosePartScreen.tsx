@@ -1,21 +1,26 @@
-import { ALONE, type AreaPart, isStorey, kindOf, type LengthPart, type StoreyPart } from "@wide-porch/core";
+import {
+  ALONE,
+  type AreaPart,
+  isStorey,
+  type LengthPart,
+  type Part,
+  resolveStorey,
+  type StoreyPart,
+} from "@wide-porch/core";
 import { UsesPanel } from "../assembly/UsesPanel";
-import { useJob } from "../job/JobContext";
+import { useJobValue } from "../job/JobContext";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { FigureList } from "./FigureList";
 import { MeasureList } from "./MeasureList";
 import { PartLayout } from "./PartLayout";
 import { PartName } from "./PartName";
-import { PartPad } from "./PartPad";
-import { usePad } from "./usePad";
+import { usePartFigures } from "./usePartFigures";
 
 /** A part that is figures alone: a length, an area. */
 export default function LoosePartScreen({ part }: { readonly part: LengthPart | AreaPart | StoreyPart }) {
-  const { context } = useJob("context");
-  const [figure, show] = usePad();
-  const kind = kindOf(part);
-  const slots = kind.dimensions(part);
-  const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
+  const { kind, context, slots, active, show, pad } = usePartFigures<Part>(part);
+  const plan = useJobValue((job) => (isStorey(part) ? job.plan : undefined));
+  const standing: Part = isStorey(part) && plan ? resolveStorey(part, plan) : part;
   return (
     <PartLayout
       drawing={undefined}
@@ -23,12 +28,12 @@ export default function LoosePartScreen({ part }: { readonly part: LengthPart | 
         <>
           <PartName part={part} />
           <FigureList slots={slots} activePath={active} onOpen={show} title={kind.label} />
-          <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
-          {isStorey(part) ? null : <UsesPanel part={part} />}
+          <MeasureList measures={kind.measures(standing, context, ALONE)} drawing={undefined} />
+          <UsesPanel part={part} />
           <NotesAndPhotos part={part} />
         </>
       }
-      pad={active ? <PartPad part={part} slots={slots} path={active} onMove={show} /> : null}
+      pad={pad}
     />
   );
 }

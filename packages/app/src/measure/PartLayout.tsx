@@ -32,7 +32,13 @@ export function PartLayout({ drawing, lists, pad, phoneHeightPx = 280 }: Props) 
   if (pad) {
     return (
       <View className="min-h-0 flex-1">
-        {drawing ? <RestOfHeight>{drawing}</RestOfHeight> : <View className="flex-1" />}
+        {drawing ? (
+          <RestOfHeight>{drawing}</RestOfHeight>
+        ) : (
+          <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-5 p-4">
+            {lists}
+          </ScrollView>
+        )}
         {pad}
       </View>
     );

@@ -1,11 +1,11 @@
-import { type DimensionSlot, enterDimension, kindOf, type Part, settlePart } from "@wide-porch/core";
+import { enterFigure, type FigureSlot, kindOf, type Part, settlePart } from "@wide-porch/core";
 import { useJob } from "../job/JobContext";
 import { type Entered, TapePad } from "./TapePad";
 
 type Props<P extends Part> = {
   readonly part: P;
   /** The figures that are typed on this part. */
-  readonly slots: readonly DimensionSlot[];
+  readonly slots: readonly FigureSlot[];
   readonly path: string;
   /** Goes to another figure, or to none. */
   readonly onMove: (path: string | undefined) => void;
@@ -23,7 +23,7 @@ export function PartPad<P extends Part>({ part, slots, path, onMove }: Props<P>)
   const enter = (at: string, typed: string): Entered => {
     // By what it is built by, not by what its record assumes: a head that fits under one top plate fits.
     const settle = (each: P) => settlePart(each, context.system, rules);
-    const result = enterDimension(kindOf(part), part, at, typed, context, settle);
+    const result = enterFigure(kindOf(part), part, at, typed, context, settle);
     savePart(result.part);
     if (!result.problem) noteReading(typed.trim());
     return { problem: result.problem };

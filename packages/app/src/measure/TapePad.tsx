@@ -1,4 +1,12 @@
-import { type DimensionSlot, formatLength, type MeasuringSystem, type Problem, parseLength } from "@wide-porch/core";
+import {
+  type FigureMeasure,
+  type FigureSlot,
+  formatFigure,
+  type MeasuringSystem,
+  otherWays,
+  type Problem,
+  parseFigure,
+} from "@wide-porch/core";
 import { memo, type ReactNode, useCallback, useEffect, useRef, useState } from "react";
 import { Pressable, ScrollView, TextInput, View } from "react-native";
 import { Glyph, IconButton } from "../components/Button";
@@ -8,10 +16,10 @@ import { useSayPadOpen } from "../job/padOpen";
 import { meterReadings, useWaitingReadings } from "../meter/readings";
 import { useTokens } from "../theme/useTokens";
 import { useKeysFolded } from "./keysFolded";
-import { FRACTION_KEYS, type PadKey, padRows, rubOut, typeKey } from "./padKeys";
+import { FRACTION_KEYS, hasFractions, type PadKey, padRows, rubOut, typeKey } from "./padKeys";
 
 type Props = {
-  readonly slots: readonly DimensionSlot[];
+  readonly slots: readonly FigureSlot[];
   readonly path: string;
   readonly system: MeasuringSystem;
   readonly readings: readonly string[];
@@ -38,11 +46,11 @@ export function TapePad(props: Props) {
     slots.findIndex((slot) => slot.path === path),
   );
   const slot = slots[index];
-  const [text, setText] = useState(slot?.dimension.refused ?? "");
+  const [text, setText] = useState(slot?.figure.refused ?? "");
   const [problem, setProblem] = useState<Problem>();
   const [folded, setFolded] = useKeysFolded();
   const input = useRef<TextInput>(null);
-  const refusedAtOpening = slot?.dimension.refused ?? "";
+  const refusedAtOpening = slot?.figure.refused ?? "";
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new figure starts a new entry; its later changes do not
   useEffect(() => {
     setText(refusedAtOpening);
@@ -64,11 +72,10 @@ export function TapePad(props: Props) {
 
   const previous = slots[index - 1];
   const next = slots[index + 1];
-  const { valueNm } = slot.dimension;
-  const enter = (then: DimensionSlot | undefined) => {
+  const { value, assumed } = slot.figure;
+  const enter = (then: FigureSlot | undefined) => {
     // An empty entry confirms an assumed figure as it stands, and otherwise just moves on.
-    const typed =
-      text.trim() === "" && slot.dimension.assumed && valueNm !== null ? formatLength(valueNm, system) : text;
+    const typed = text.trim() === "" && assumed && value !== null ? formatFigure(slot.measure, value, system) : text;
     const entered = typed.trim() === "" ? {} : onEnter(slot.path, typed);
     setProblem(entered.problem);
     if (entered.problem) return;
@@ -118,7 +125,7 @@ export function TapePad(props: Props) {
       </View>
       {props.children}
       <Readings readings={readings} onReading={change} />
-      {folded ? null : <Keys system={system} onKey={onKey} />}
+      {folded ? null : <Keys measure={slot.measure} system={system} onKey={onKey} />}
       <View className="flex-row gap-2">
         <Pressable
           role="button"
@@ -150,12 +157,12 @@ export function TapePad(props: Props) {
   );
 }
 
-function thenText(given: string | undefined, slot: DimensionSlot, next: DimensionSlot | undefined): string {
+function thenText(given: string | undefined, slot: FigureSlot, next: FigureSlot | undefined): string {
   if (given) return `Enter, then ${given}`;
   return next ? `Enter, then ${nextName(slot, next)}` : "Enter";
 }
 
-const nextName = (now: DimensionSlot, next: DimensionSlot): string =>
+const nextName = (now: FigureSlot, next: FigureSlot): string =>
   next.of === now.of || next.of === "" ? next.label.charAt(0).toLowerCase() + next.label.slice(1) : `${next.of}`;
 
 function FoldIcon({ folded }: { readonly folded: boolean }) {
@@ -168,19 +175,22 @@ function RubOutIcon() {
   return <Glyph icon={Delete} size={24} colour={colour("ink")} />;
 }
 
-type ResultProps = { text: string; slot: DimensionSlot; system: MeasuringSystem; problem: Problem | undefined };
+type ResultProps = { text: string; slot: FigureSlot; system: MeasuringSystem; problem: Problem | undefined };
 
 /** What would be stored, as it is typed; or why it cannot be. */
 function Result({ text, slot, system, problem }: ResultProps) {
-  const { valueNm, assumed } = slot.dimension;
-  const now = valueNm === null ? "not measured yet" : `${assumed ? "assumed" : "now"} ${formatLength(valueNm, system)}`;
-  const parsed = text.trim() === "" ? undefined : parseLength(text, system);
+  const { measure } = slot;
+  const { value, assumed } = slot.figure;
+  const say = (figure: number) => formatFigure(measure, figure, system);
+  const now = value === null ? "not measured yet" : `${assumed ? "assumed" : "now"} ${say(value)}`;
+  const parsed = text.trim() === "" ? undefined : parseFigure(measure, text, system);
+  const others = parsed?.ok ? otherWays(measure, parsed.value, system) : [];
   const live = "polite" as const;
   return (
     <View nativeID="tape-pad-result" aria-live={live} className="min-h-6">
       {problem ? <Warning>{`${problem.message} Still ${now}.`}</Warning> : null}
       {!problem && parsed?.ok ? (
-        <Figure className="text-pine">{`= ${formatLength(parsed.value, system)}`}</Figure>
+        <Figure className="text-pine">{[`= ${say(parsed.value)}`, ...others].join("  ·  ")}</Figure>
       ) : null}
       {!problem && parsed && !parsed.ok ? <Body className="text-sm text-clay">{parsed.problem.message}</Body> : null}
       {!problem && !parsed ? <Faint>{now}</Faint> : null}
@@ -254,20 +264,24 @@ function Chip({ text, name, solid = false, onPress }: ChipProps) {
   );
 }
 
-type KeysProps = { readonly system: MeasuringSystem; readonly onKey: (key: PadKey) => void };
+type KeysProps = {
+  readonly measure: FigureMeasure;
+  readonly system: MeasuringSystem;
+  readonly onKey: (key: PadKey) => void;
+};
 
 /** The keys do not change with what is typed, and are not drawn again for it. */
-const Keys = memo(function Keys({ system, onKey }: KeysProps) {
+export const Keys = memo(function Keys({ measure, system, onKey }: KeysProps) {
   return (
     <View className="gap-1.5">
-      {padRows(system).map((row) => (
+      {padRows(measure, system).map((row) => (
         <View key={row[0]?.label} className="flex-row gap-1.5">
           {row.map((key) => (
             <Key key={key.label} pad={key} onPress={onKey} />
           ))}
         </View>
       ))}
-      {system === "imperial" ? (
+      {hasFractions(measure, system) ? (
         <View className="flex-row gap-1">
           {FRACTION_KEYS.map((key) => (
             <Key key={key.label} pad={key} onPress={onKey} small />

@@ -1,7 +1,7 @@
-import { parseLength } from "@wide-porch/core";
+import { FIGURE_MEASURES, parseFigure, parseLength } from "@wide-porch/core";
 import { FRACTION_KEYS, type PadKey, padRows, rubOut, typeKey } from "./padKeys";
 
-const keys = new Map([...padRows("imperial").flat(), ...FRACTION_KEYS].map((key) => [key.label, key]));
+const keys = new Map([...padRows("length", "imperial").flat(), ...FRACTION_KEYS].map((key) => [key.label, key]));
 const key = (label: string): PadKey => {
   const found = keys.get(label);
   if (!found) throw new Error(`no key ${label}`);
@@ -28,13 +28,29 @@ describe("the pad's keys", () => {
     ["3.81 m", "3.81"],
     ["3810 mm", "3810"],
     ["12", "1"],
+    ["6 in 12", "6"],
+    ["40 sq ft", "40"],
+    ["12 %", "12"],
+    ["30°", "30"],
     ["", ""],
   ])("rub out of “%s” leaves “%s”", (text, left) => {
     expect(rubOut(text)).toBe(left);
   });
 
+  it.each(FIGURE_MEASURES)("type a %s, which can be read in either system", (measure) => {
+    for (const system of ["imperial", "metric"] as const) {
+      for (const { types } of padRows(measure, system)
+        .flat()
+        .filter((key) => key.tone === "unit")) {
+        const isSide = measure === "area" && !/sq|²/.test(types);
+        const entry = types === ":" ? "1:4" : isSide ? `3${types} × 2${types}` : `3${types}`;
+        expect([entry, parseFigure(measure, entry, system).ok]).toEqual([entry, true]);
+      }
+    }
+  });
+
   it("gives each system its own unit first", () => {
-    expect(padRows("imperial").map((row) => row[3]?.label)).toEqual(["ft", "in", "m", "mm"]);
-    expect(padRows("metric").map((row) => row[3]?.label)).toEqual(["m", "mm", "ft", "in"]);
+    expect(padRows("length", "imperial").map((row) => row[3]?.label)).toEqual(["ft", "in", "m", "mm"]);
+    expect(padRows("length", "metric").map((row) => row[3]?.label)).toEqual(["m", "mm", "ft", "in"]);
   });
 });

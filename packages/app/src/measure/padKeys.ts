@@ -1,4 +1,4 @@
-import type { MeasuringSystem } from "@wide-porch/core";
+import type { FigureMeasure, MeasuringSystem } from "@wide-porch/core";
 
 /** What a key puts into the entry. A label that cannot be read out has a name. */
 export type PadKey = {
@@ -17,13 +17,41 @@ const INCHES = unit("in", '"', "inches");
 const MILLIMETRES = unit("mm", " mm", "millimetres");
 const METRES = unit("m", " m", "metres");
 
-const unitKeys = (system: MeasuringSystem): PadKey[] =>
-  system === "imperial" ? [FEET, INCHES, METRES, MILLIMETRES] : [METRES, MILLIMETRES, FEET, INCHES];
+const SQUARE_FEET = unit("sq ft", " sq ft", "square feet");
+const SQUARE_METRES = unit("m²", " m²", "square metres");
+const DEGREES = unit("°", "°", "degrees");
+const PERCENT = unit("%", " %", "percent");
+const TO = unit(":", ":", "to");
+const IN_TWELVE = unit("in 12", " in 12", "rise in 12");
+
+/** Units that an entry of a measure is written with, the job's own first. A plain number has none. */
+function unitKeys(measure: FigureMeasure, system: MeasuringSystem): readonly PadKey[] {
+  const imperial = system === "imperial";
+  switch (measure) {
+    case "length":
+      return imperial ? [FEET, INCHES, METRES, MILLIMETRES] : [METRES, MILLIMETRES, FEET, INCHES];
+    case "area":
+      return imperial ? [SQUARE_FEET, FEET, INCHES, SQUARE_METRES] : [SQUARE_METRES, METRES, MILLIMETRES, SQUARE_FEET];
+    case "pitch":
+      return imperial ? [IN_TWELVE, DEGREES, TO, PERCENT] : [DEGREES, TO, PERCENT, IN_TWELVE];
+    case "angle":
+      return [DEGREES];
+    case "ratio":
+      return [TO];
+    case "percent":
+      return [PERCENT];
+    default:
+      return [];
+  }
+}
+
+/** Whether parts of an inch are written in it. */
+export const hasFractions = (measure: FigureMeasure, system: MeasuringSystem): boolean =>
+  system === "imperial" && (measure === "length" || measure === "area" || measure === "pitch");
 
 /** Rows of five: figures at the thumb's side, units, then the signs. Signs have spaces, so that a minus is never a dash. */
-export function padRows(system: MeasuringSystem): PadKey[][] {
-  const [first, second, third, fourth] = unitKeys(system);
-  const units = [first, second, third, fourth].filter((key) => key !== undefined);
+export function padRows(measure: FigureMeasure, system: MeasuringSystem): PadKey[][] {
+  const units = unitKeys(measure, system);
   const at = (index: number): PadKey[] => units.slice(index, index + 1);
   return [
     [figure("7"), figure("8"), figure("9"), ...at(0), sign("+", " + ", "plus")],
@@ -54,4 +82,5 @@ export function typeKey(text: string, key: PadKey): string {
 }
 
 /** Takes off what the last key typed: a sign goes with the spaces round it, a fraction whole. */
-export const rubOut = (text: string): string => text.replace(/( [+−×÷] | mm| m| ?\d+\/\d+|.)$/u, "");
+export const rubOut = (text: string): string =>
+  text.replace(/( [+−×÷] | in 12| sq ft| m²| mm| m| %| ?\d+\/\d+|.)$/u, "");

@@ -1,12 +1,13 @@
-import { type DimensionSlot, measured } from "@wide-porch/core";
+import type { FigureSlot } from "@wide-porch/core";
 import { byRole, key, press, render, type } from "../testing/render";
 import { type Entered, TapePad } from "./TapePad";
 
-const slot = (path: string, label: string, valueNm: number | null, assumed = false): DimensionSlot => ({
+const slot = (path: string, label: string, valueNm: number | null, assumed = false): FigureSlot => ({
   path,
   label,
   of: "",
-  dimension: valueNm === null ? { valueNm, typed: "", assumed: false } : { ...measured(valueNm, ""), assumed },
+  measure: "length",
+  figure: { value: valueNm, typed: "", assumed },
 });
 const FEET = 304_800_000;
 const SLOTS = [slot("length", "Length", null), slot("height", "Height", 8 * FEET, true)];
@@ -17,16 +18,16 @@ type Calls = {
   readonly onClose: jest.Mock;
 };
 
-function padAt(path: string, entered: Entered = {}) {
+function padAt(path: string, entered: Entered = {}, slots: readonly FigureSlot[] = SLOTS) {
   const calls: Calls = {
     onEnter: jest.fn<Entered, [string, string]>(() => entered),
     onMove: jest.fn(),
     onClose: jest.fn(),
   };
   const rendered = render(
-    <TapePad slots={SLOTS} path={path} system="imperial" readings={["12' 6\""]} partName="Wall 1" {...calls} />,
+    <TapePad slots={slots} path={path} system="imperial" readings={["12' 6\""]} partName="Wall 1" {...calls} />,
   );
-  const box = byRole(rendered.host, "textbox", path === "length" ? "Length" : "Height");
+  const box = byRole(rendered.host, "textbox", slots.find((each) => each.path === path)?.label ?? "");
   return { ...rendered, ...calls, box };
 }
 const resultOf = (host: HTMLElement) => host.querySelector("#tape-pad-result")?.textContent;
@@ -86,6 +87,22 @@ describe("the tape pad", () => {
     expect(missing.onEnter).not.toHaveBeenCalled();
     expect(missing.onMove).toHaveBeenCalledWith("height");
     missing.unmount();
+  });
+
+  it("takes a pitch in any of its four ways, and says it in all", () => {
+    const pitch: FigureSlot = { ...slot("pitch", "Pitch", null), measure: "pitch" };
+    const { host, box, onEnter, unmount } = padAt("pitch", {}, [pitch]);
+    for (const entry of ["6/12", "6 in 12", "26.565051177°", "1:2", "50 %", "6"]) {
+      type(box, entry);
+      expect(resultOf(host)).toBe("= 6 in 12  ·  26.57°  ·  1:2  ·  50 %");
+    }
+    for (const name of ["7", "rise in 12"]) press(byRole(host, "button", name));
+    type(box, "89°");
+    expect(resultOf(host)).toBe("A pitch is from level to 85°. Check which way it is written.");
+    type(box, "30°");
+    key(box, "Enter");
+    expect(onEnter).toHaveBeenCalledWith("pitch", "30°");
+    unmount();
   });
 
   it("types by its keys as by a keyboard, takes an earlier reading, rubs out, and closes on Escape", () => {

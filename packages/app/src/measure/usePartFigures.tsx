@@ -1,4 +1,4 @@
-import { kindOf, type Part, type Problem, settlePart } from "@wide-porch/core";
+import { figureSlots, kindOf, type Part, type Problem, settlePart } from "@wide-porch/core";
 import { type ReactNode, useCallback, useRef } from "react";
 import { useJob } from "../job/JobContext";
 import { PartPad } from "./PartPad";
@@ -9,7 +9,7 @@ export function usePartFigures<P extends Part>(part: P) {
   const { context, rules, savePart } = useJob("context", "rules", "savePart");
   const [figure, show] = usePad();
   const kind = kindOf(part);
-  const slots = kind.dimensions(part);
+  const slots = figureSlots(kind, part, context);
   const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
   const latest = useRef<Part>(part);
   latest.current = part;

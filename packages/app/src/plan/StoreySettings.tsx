@@ -1,5 +1,6 @@
 import {
   copyStorey,
+  figureSlots,
   formatLength,
   outsideChecks,
   type StoreyLevel,
@@ -9,10 +10,10 @@ import {
   storeyLevels,
   storeyRecord,
 } from "@wide-porch/core";
+import { type Href, useRouter } from "expo-router";
 import { useMemo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
-import { CommitField } from "../components/CommitField";
 import { Body, Faint, Title, Warning } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Copy } from "../icons";
@@ -23,38 +24,50 @@ import { newId } from "../sync/newId";
 
 type Props = { readonly storey: StoreyPlan; readonly onStorey: (name: string) => void };
 
-const northProblem = (text: string): string | undefined => {
-  if (text === "") return undefined;
-  const degrees = Number(text.replace(",", "."));
-  return degrees >= 0 && degrees < 360
-    ? undefined
-    : "North is from 0 up to 360 degrees, with the clock from up the page.";
-};
-
 /** North, the check against a tape over the outside, and the storey as the start of the next. */
 export function StoreySettings({ storey, onStorey }: Props) {
-  const { parts, context, savePart } = useJob("parts", "context", "savePart");
+  const { parts, context } = useJob("parts", "context");
   const draft = useMemo(() => storeyRecord(parts, storey.name, newId, context), [parts, storey.name, context]);
   const record: StoreyPart = storey.storey ?? draft;
-  const setNorth = (text: string) =>
-    savePart({ ...record, northDegrees: text === "" ? null : Number(text.replace(",", ".")) });
   return (
     <>
-      <View className="gap-3">
-        <Title level={2}>North</Title>
-        <CommitField
-          label="Degrees with the clock from up the page; empty for not marked"
-          value={record.northDegrees === null ? "" : String(record.northDegrees)}
-          inputMode="decimal"
-          suffix="°"
-          check={northProblem}
-          onCommit={setNorth}
-        />
-      </View>
+      <North record={record} />
       <Levels storey={storey} record={record} />
       <OutsideCheck storey={storey} record={record} />
+      <CountedOnStorey storey={storey} record={record} />
       <NextStorey storey={storey} onStorey={onStorey} />
     </>
+  );
+}
+
+/** What is counted for the storey as a whole, from what its rooms come to. */
+function CountedOnStorey({ storey, record }: { readonly storey: StoreyPlan; readonly record: StoreyPart }) {
+  const { savePart, jobId } = useJob("savePart", "jobId");
+  const router = useRouter();
+  const open = () => {
+    if (!storey.storey) savePart(record);
+    router.push(`/jobs/${jobId}/measure/${record.id}` as Href);
+  };
+  return <Button label={`Count something for all of ${storey.name}`} kind="plain" onPress={open} />;
+}
+
+/** Where north is; taken back, nobody has marked it. */
+function North({ record }: { readonly record: StoreyPart }) {
+  const { context, savePart } = useJob("context", "savePart");
+  const [figure, show] = useState<string>();
+  const slots = figureSlots(storeyKind, record, context).filter((slot) => slot.of === "North");
+  return (
+    <View className="gap-2">
+      <FigureList slots={slots} activePath={figure} onOpen={show} title="North" />
+      {record.northDegrees === null ? null : (
+        <Button
+          label="Take north off the plan"
+          kind="quiet"
+          onPress={() => savePart({ ...record, northDegrees: null })}
+        />
+      )}
+      {figure ? <PartPad part={record} slots={slots} path={figure} onMove={show} /> : null}
+    </View>
   );
 }
 
@@ -68,7 +81,7 @@ const HOW_KNOWN: Record<StoreyLevel["by"], string> = {
 function Levels({ storey, record }: { readonly storey: StoreyPlan; readonly record: StoreyPart }) {
   const { context, plan } = useJob("context", "plan");
   const [figure, show] = useState<string>();
-  const slots = storeyKind.dimensions(record).filter((slot) => slot.of === "Floor levels");
+  const slots = figureSlots(storeyKind, record, context).filter((slot) => slot.of === "Floor levels");
   const level = storeyLevels(plan).get(storey.name);
   return (
     <View className="gap-2">
@@ -87,7 +100,7 @@ function Levels({ storey, record }: { readonly storey: StoreyPlan; readonly reco
 function OutsideCheck({ storey, record }: { readonly storey: StoreyPlan; readonly record: StoreyPart }) {
   const { context } = useJob("context");
   const [figure, show] = useState<string>();
-  const slots = storeyKind.dimensions(record).filter((slot) => slot.of !== "Floor levels");
+  const slots = figureSlots(storeyKind, record, context).filter((slot) => slot.of === "Tape reading");
   return (
     <View className="gap-2">
       <Title level={2}>Checked with a tape</Title>

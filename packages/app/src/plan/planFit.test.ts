@@ -8,10 +8,11 @@ const FOOT = 304_800_000;
 const sized = (a: number, b: number): Room => {
   const room = rectangleDefaults("r", "Hall", context);
   return roomKind.withDimension(
-    roomKind.withDimension(room, "runs.a.length", a * FOOT, ""),
+    roomKind.withDimension(room, "runs.a.length", a * FOOT, "", context),
     "runs.b.length",
     b * FOOT,
     "",
+    context,
   );
 };
 const drawing = roomKind.draw(sized(20, 10), context, ALONE);

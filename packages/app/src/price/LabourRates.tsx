@@ -1,8 +1,8 @@
 import { amountSchema, hoursShown, hoursStored, type MeasuringSystem, type Pricing, taskUnit } from "@wide-porch/core";
 import { View } from "react-native";
-import { CommitField } from "../components/CommitField";
 import { Body, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
+import { FigureField } from "../measure/FigureField";
 import { useChangePricing } from "./useChangePricing";
 
 export const amountProblem = (text: string): string | undefined =>
@@ -23,27 +23,27 @@ export function LabourRates({ pricing }: { pricing: Pricing }) {
     <View className="gap-2">
       <Title level={2}>Labour</Title>
       <Line name="Rate for an hour">
-        <CommitField
+        <FigureField
+          measure="money"
           label="Rate for an hour"
           hideLabel
           value={pricing.ratePerHour}
           check={amountProblem}
           onCommit={(ratePerHour) => change(() => ({ ratePerHour }))}
-          inputMode="decimal"
           boxClassName="w-28"
           className="text-right"
         />
       </Line>
       {pricing.tasks.map((task) => (
         <Line key={task.id} name={hoursLabel(task, system)}>
-          <CommitField
+          <FigureField
+            measure="number"
             label={hoursLabel(task, system)}
             hideLabel
             value={hoursShown(task.hoursPerUnit, task.unit, system)}
             check={amountProblem}
             onCommit={(hours) => setHours(task.id, hours)}
             suffix="h"
-            inputMode="decimal"
             boxClassName="w-28"
             className="text-right"
           />

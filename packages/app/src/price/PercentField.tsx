@@ -1,5 +1,5 @@
 import { percentSchema } from "@wide-porch/core";
-import { CommitField } from "../components/CommitField";
+import { FigureField } from "../measure/FigureField";
 
 export const percentProblem = (text: string): string | undefined =>
   percentSchema.safeParse(text).success ? undefined : "A percentage like 12.5.";
@@ -14,14 +14,14 @@ export function PercentField({
   onCommit: (percent: string) => void;
 }) {
   return (
-    <CommitField
+    <FigureField
+      measure="percent"
       label={`${label}, percent`}
       hideLabel
       value={value}
       check={percentProblem}
       onCommit={onCommit}
       suffix="%"
-      inputMode="decimal"
       boxClassName="w-24"
       className="text-right"
     />

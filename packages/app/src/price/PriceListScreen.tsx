@@ -7,11 +7,11 @@ import { ApiProblem, ask } from "../api/client";
 import { type PriceRecord, priceListSchema, priceRecordSchema } from "../api/records";
 import { seesCosts, useSession } from "../api/session";
 import { IconButton } from "../components/Button";
-import { CommitField } from "../components/CommitField";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
 import { ChevronLeft } from "../icons";
+import { FigureField } from "../measure/FigureField";
 import { amountProblem } from "./LabourRates";
 
 /** What things cost to buy. Crew see what is stocked, without prices. */
@@ -127,13 +127,13 @@ type EntryProps = { itemName: string; entry: Entry; editable: boolean; onCommit:
 function PriceEntry({ itemName, entry, editable, onCommit }: EntryProps) {
   if (!editable) return <Body>{entry.label}</Body>;
   return (
-    <CommitField
+    <FigureField
+      measure="money"
       label={entry.label}
       name={`${itemName}, ${entry.label}`}
       value={entry.price ?? ""}
       check={amountProblem}
       onCommit={onCommit}
-      inputMode="decimal"
       boxClassName={entry.label.length > 12 ? "w-48" : "w-28"}
       className="text-right"
     />

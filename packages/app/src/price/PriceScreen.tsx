@@ -10,6 +10,7 @@ import { useWide } from "../theme/useWide";
 import { Extras } from "./Extras";
 import { LabourRates } from "./LabourRates";
 import { NoCosts } from "./NoCosts";
+import { Options } from "./Options";
 import { PercentField } from "./PercentField";
 import { useChangePricing } from "./useChangePricing";
 
@@ -37,6 +38,7 @@ export function PriceScreen() {
         <Column buildUp={buildUp} pricing={pricing} />
       </View>
       <View className={`gap-6 ${wide ? "w-[380px]" : ""}`}>
+        <Options options={buildUp.options ?? []} />
         <LabourRates pricing={pricing} />
         <Extras pricing={pricing} />
         <Link href={"/price-list" as Href}>

@@ -56,6 +56,20 @@ export function PaperPage({ quote }: { quote: QuoteDocument }) {
           <AmountLine name="Total to pay" amount={say(quote.total)} strong />
         </View>
       </View>
+      {quote.options.length > 0 ? (
+        <View className="gap-2">
+          <Title level={3} className="text-pine">
+            Options
+          </Title>
+          {quote.options.map(({ name, taken, difference, paragraphs }) => (
+            <View key={name} className="gap-1">
+              <Strong>{`${name}${taken ? ", in this price" : ", not in this price"}`}</Strong>
+              <Body>{paragraphs.join(" ")}</Body>
+              <AmountLine name={taken ? "In the total to pay" : "Added to the total to pay"} amount={say(difference)} />
+            </View>
+          ))}
+        </View>
+      ) : null}
       <Items title="Please note" items={quote.notes} />
       <Items title="Not included" items={quote.exclusions} />
       {quote.terms ? (

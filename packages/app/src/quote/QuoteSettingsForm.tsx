@@ -8,6 +8,7 @@ import { Body, Faint, Title } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
+import { FigureField } from "../measure/FigureField";
 import { Picture } from "../photos/Picture";
 
 const daysProblem = (text: string): string | undefined =>
@@ -40,12 +41,12 @@ export function QuoteSettingsForm() {
           { value: "price-per-part", label: "A price per part" },
         ]}
       />
-      <CommitField
+      <FigureField
+        measure="count"
         label="Valid for, days"
         value={String(quote.validDays)}
         check={daysProblem}
         onCommit={(days) => change({ validDays: Number(days) })}
-        inputMode="numeric"
         boxClassName="w-32"
       />
       <CommitField

@@ -1,4 +1,4 @@
-import { jobSchema, partSchema, readPart } from "@wide-porch/core";
+import { jobChangesSchema, partSchema, readPart } from "@wide-porch/core";
 import { z } from "zod";
 
 const base = {
@@ -10,11 +10,6 @@ const base = {
   /** By the device's clock; only the time since then is sent, so that a wrong clock does no harm. */
   madeAt: z.number(),
 };
-
-export const jobChangesSchema = jobSchema
-  .pick({ title: true, customerName: true, site: true, pricing: true, quote: true, cutting: true, standard: true })
-  .partial();
-export type JobChanges = z.infer<typeof jobChangesSchema>;
 
 /** A change made here that the server has not confirmed. Kept on the device until it has. */
 export const commandSchema = z.discriminatedUnion("kind", [

@@ -198,7 +198,7 @@ describe("a change on the device that this version does not know", () => {
     send.mockResolvedValue(confirmed(2));
     const { outbox } = await newOutbox();
     await settled();
-    expect(send.mock.calls[0]?.[0]).toMatchObject({ kind: "put-part", part: { schemaVersion: 5 } });
+    expect(send.mock.calls[0]?.[0]).toMatchObject({ kind: "put-part", part: { schemaVersion: 6 } });
     expect(outbox.read().notKnown).toBe(0);
   });
 });
@@ -313,7 +313,7 @@ describe("the outbox", () => {
     await store.set("outbox/ros/000000000002/y", { kind: "nonsense" });
     send.mockRejectedValue(new NoAnswer());
     const { outbox } = await newOutbox();
-    expect(outbox.read().commands).toMatchObject([{ part: { schemaVersion: 5, plan: null, repeats: 1 } }]);
+    expect(outbox.read().commands).toMatchObject([{ part: { schemaVersion: 6, plan: null, repeats: 1 } }]);
   });
 
   it("keeps one person's unsent changes from the next who signs in on the device", async () => {

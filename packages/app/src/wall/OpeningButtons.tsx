@@ -44,7 +44,7 @@ export function OpeningButtons({ wall, onAdded, onChange }: Props) {
   const { context, changePart, rules: library } = useJob("context", "changePart", "rules");
   const { wall: rules } = kindOf(wall);
   const allowanceOf = (opening: Pick<Opening, "kind" | "measuredAs">) =>
-    rules?.allowanceOf(settlePart(wall, context.system, library), opening) ?? NO_ALLOWANCE;
+    rules?.allowanceOf(settlePart(wall, context.system, library), opening, context.system) ?? NO_ALLOWANCE;
   const [refusal, setRefusal] = useState<string>();
   const [openId, setOpenId] = useState<string>();
   const open = wall.openings.find((each) => each.id === openId);

@@ -1,4 +1,5 @@
 import {
+  figureSlots,
   kindOf,
   type Part,
   type PartCount,
@@ -43,7 +44,10 @@ export function WallScreen<W extends WallPart>({ part, say, children }: Props<W>
   // A wall by itself takes nothing from the plan, and does not wait for it.
   const plan = useJobValue((job) => (part.plan ? job.plan : undefined));
   const wall = useMemo(() => (plan ? resolveWall(part, plan) : part), [part, plan]);
-  const slots = useMemo(() => kind.dimensions(wall), [kind, wall]);
+  const slots = useMemo(
+    () => figureSlots(kind, settlePart(wall, context.system, rules), context),
+    [kind, wall, context, rules],
+  );
   const own = useMemo(() => slots.filter((slot) => !slot.typedOn), [slots]);
   const active = own.some((slot) => slot.path === figure) ? figure : undefined;
 
@@ -129,7 +133,11 @@ type ListsProps = PropsWithChildren<{
 
 /** All that a wall's screen says beside the drawing. */
 function WallLists({ part, wall, active, onFigure, onChange, marked, onMarked, children, ...rest }: ListsProps) {
-  const slots = useMemo(() => kindOf(wall).dimensions(wall), [wall]);
+  const { context, rules } = useJob("context", "rules");
+  const slots = useMemo(
+    () => figureSlots(kindOf(wall), settlePart(wall, context.system, rules), context),
+    [wall, context, rules],
+  );
   return (
     <>
       <PartName part={part} />
@@ -142,7 +150,7 @@ function WallLists({ part, wall, active, onFigure, onChange, marked, onMarked, c
       )}
       <SlotChoices part={wall} onChange={rest.onChoose} />
       {children}
-      <WallShape wall={wall} onChange={onChange} />
+      <WallShape wall={wall} turnsCorners={kindOf(wall).wall?.turnsCorners === true} onChange={onChange} />
       <UsesPanel part={part} />
       <Button
         label={marked ? "Hide the marks of the cut list" : "Show the marks of the cut list"}

@@ -11,15 +11,17 @@ import { memo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
-import { CommitField } from "../components/CommitField";
 import { Faint, Title, Warning } from "../components/Text";
 import { Plus, Trash2 } from "../icons";
+import { FigureField } from "../measure/FigureField";
 import { newId } from "../sync/newId";
 
 type Change = Partial<Wall> | ((now: Wall) => Partial<Wall>);
 
 type Props = {
   readonly wall: Wall;
+  /** Whether which way the house turns at its corners comes to anything. */
+  readonly turnsCorners: boolean;
   /** Makes the change, to the wall as it stands this instant; says why it could not be made. */
   readonly onChange: (change: Change) => Problem | undefined;
 };
@@ -69,7 +71,7 @@ function shapeFor(top: Top, wall: Wall): Shape {
 }
 
 /** The top of a wall, how often it is built, and, for a wall by itself, how its ends stand. */
-export const WallShape = memo(function WallShape({ wall, onChange }: Props) {
+export const WallShape = memo(function WallShape({ wall, turnsCorners, onChange }: Props) {
   const [refusal, setRefusal] = useState<string>();
   const say = (shapeOf: (now: Wall) => Shape) => {
     const problem = onChange((now) => ({
@@ -106,18 +108,20 @@ export const WallShape = memo(function WallShape({ wall, onChange }: Props) {
             value={wall.ends.left}
             onChange={(left) => onChange({ ends: { ...wall.ends, left } })}
           />
+          {turnsCorners ? <Turn wall={wall} end="left" onChange={onChange} /> : null}
           <Choice
             label="Right end"
             options={ENDS}
             value={wall.ends.right}
             onChange={(right) => onChange({ ends: { ...wall.ends, right } })}
           />
+          {turnsCorners ? <Turn wall={wall} end="right" onChange={onChange} /> : null}
         </>
       )}
-      <CommitField
+      <FigureField
+        measure="count"
         label="How often it is built"
         value={String(wall.repeats)}
-        inputMode="numeric"
         check={(text) =>
           /^[1-9]\d{0,2}$/.test(text) && Number(text) <= 500 ? undefined : "A whole number from 1 to 500."
         }
@@ -127,6 +131,27 @@ export const WallShape = memo(function WallShape({ wall, onChange }: Props) {
   );
 }, sameShape);
 
+const TURNS: readonly { readonly value: boolean; readonly label: string }[] = [
+  { value: false, label: "Outwards" },
+  { value: true, label: "Inwards" },
+];
+
+type TurnProps = Pick<Props, "wall" | "onChange"> & { readonly end: "left" | "right" };
+
+/** Which way the house turns at a corner; nothing for an end that is none. */
+function Turn({ wall, end, onChange }: TurnProps) {
+  if (wall.ends[end] !== "corner-through" && wall.ends[end] !== "corner-butts") return null;
+  const now = wall.insideCorners ?? { left: false, right: false };
+  return (
+    <Choice
+      label={`At its ${end} end the house turns`}
+      options={TURNS}
+      value={now[end]}
+      onChange={(inwards) => onChange({ insideCorners: { ...now, [end]: inwards } })}
+    />
+  );
+}
+
 /** Its length and heights are nothing to it. */
 function sameShape(a: Props, b: Props): boolean {
   const [now, next] = [a.wall, b.wall];
@@ -135,6 +160,7 @@ function sameShape(a: Props, b: Props): boolean {
     now.shape === next.shape &&
     now.ends.left === next.ends.left &&
     now.ends.right === next.ends.right &&
+    now.insideCorners === next.insideCorners &&
     now.repeats === next.repeats &&
     (now.plan === null) === (next.plan === null) &&
     now.plan?.underCeiling === next.plan?.underCeiling

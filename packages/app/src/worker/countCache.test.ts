@@ -13,7 +13,7 @@ import { withUnchanged } from "./sent";
 
 const context = partContext("imperial", library);
 const wall = (id: string, feet: number): StudWall =>
-  studWallKind.withDimension(studWallKind.defaults(id, id, context), "length", feet * 304_800_000, "");
+  studWallKind.withDimension(studWallKind.defaults(id, id, context), "length", feet * 304_800_000, "", context);
 /** As it is sent: every working written. */
 const plainCount = (each: StudWall): PartCount => {
   const count = countPart(each, "imperial", library);

@@ -2,7 +2,7 @@ import {
   type Assembly,
   type AssemblyFileResult,
   type AssemblyProblem,
-  type BuildUp,
+  type AssemblyTable,
   type CountLine,
   type CutList,
   type CutProgress,
@@ -21,6 +21,7 @@ import {
   type Part,
   type PartCount,
   Planner,
+  type PricedJob,
   type PriceItem,
   plainLine,
   problemsOf,
@@ -29,6 +30,7 @@ import {
   runExamples,
   type Stock,
   type Surroundings,
+  withTables,
 } from "@wide-porch/core/reckoning";
 import { library as starters } from "@wide-porch/library";
 import { expose } from "comlink";
@@ -38,7 +40,7 @@ import { type SentCount, type SentPart, withKnownParts } from "./sent";
 
 /** Pricing is null for people who do not see costs; there is then no build-up. */
 export type DeviceJob = Omit<Job, "pricing"> & { readonly pricing: Job["pricing"] | null };
-export type DeviceReckoning = Quantities & { readonly buildUp: BuildUp | undefined };
+export type DeviceReckoning = Quantities & { readonly buildUp: PricedJob | undefined };
 
 export type SentReckoning = Omit<DeviceReckoning, "counts"> & { readonly counts: readonly SentCount[] };
 
@@ -123,8 +125,8 @@ const reckoner = {
     return counts.flatMap((count) => count.lines.map(plainLine));
   },
   /** An assembly's file: what it holds, or what is wrong in it and on which line. */
-  readFile(text: string, others: readonly Assembly[]): AssemblyFileResult {
-    return readAssemblyFile(text, others);
+  readFile(text: string, others: readonly Assembly[], tables: readonly AssemblyTable[]): AssemblyFileResult {
+    return readAssemblyFile(text, others, tables);
   },
   /** Checks an assembly as it is being written, works its examples, and tries it on a part. */
   tryOut(
@@ -132,12 +134,14 @@ const reckoner = {
     part: Part | undefined,
     around: Surroundings | undefined,
     others: readonly Assembly[],
+    tables: readonly AssemblyTable[],
   ): Trial {
-    const library = libraryWith({ assemblies: [assembly, ...others], standard: undefined });
+    const own = withTables(assembly, tables);
+    const library = libraryWith({ assemblies: [own, ...others], standard: undefined });
     const count = part && countPart(part, assembly.system, library, around);
     return {
-      problems: problemsOf(assembly, library.assemblies),
-      examples: runExamples(assembly, library),
+      problems: problemsOf(own, library.assemblies),
+      examples: runExamples(own, library),
       lines: (count?.lines ?? []).map(plainLine),
     };
   },

@@ -72,7 +72,7 @@ function after(parts: readonly Part[], change: Change): Part[] {
     }
     if (part.kind !== "stud-wall") return part;
     if (change.what === "bearing") {
-      return { ...part, parameters: { ...part.parameters, bearing: { value: change.on, assumed: false } } };
+      return { ...part, choices: { ...part.choices, bearing: change.on } };
     }
     if (change.what === "away" && part.id === "loose") {
       return { ...part, length: change.on ? assumedDimension(inches(144)) : { ...part.length, valueNm: null } };

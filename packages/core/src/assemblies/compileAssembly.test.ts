@@ -101,7 +101,8 @@ describe("an assembly", () => {
 describe("a parameter", () => {
   const set = plainSet("set", "Set", "imperial");
   const standard = {
-    schemaVersion: 1 as const,
+    schemaVersion: 2 as const,
+    tables: [],
     id: "house",
     version: 1,
     name: "House",

@@ -23,6 +23,7 @@ import {
 import { tableProblems } from "./lookUp";
 import { knownNames, parameterProblem, slotParametersOf } from "./parameters";
 import type { Assembly, AssemblyParameter, AssemblyRule } from "./schema";
+import { type AssemblyTable, withTables } from "./table";
 import { readTemplate, type Template } from "./template";
 
 /** Something wrong in an assembly: where in its record, and where in the formula there. */
@@ -126,6 +127,13 @@ function supplyProblems({ label, supply, unit, item }: AssemblyRule, path: strin
   return [problemAt("nothing-to-supply", `${path}.supply`, `${label} is ${what}: nobody supplies that.`)];
 }
 
+function optionProblems({ label, option, unit, item, task }: AssemblyRule, path: string): AssemblyProblem[] {
+  if (option === undefined || item !== "" || unit === "hour" || task) return [];
+  return [
+    problemAt("nothing-in-option", `${path}.option`, `${label} is a step for other rules: it is part of no option.`),
+  ];
+}
+
 function wordsProblems({ label }: AssemblyRule, words: Template | undefined, path: string, names: NameTypes) {
   const unknown = (words?.names ?? []).filter((name) => !names.has(name));
   return unknown.map((name) =>
@@ -153,6 +161,7 @@ function compileRule(rule: AssemblyRule, index: number, speech: Speech): Compile
     ...yesNoProblem(rule, `${path}.when`, when.type),
     ...yesNoProblem(rule, `${path}.supply.when`, suppliedWhen.type),
     ...supplyProblems(rule, path),
+    ...optionProblems(rule, path),
     ...wordsProblems(rule, words, path, speech.names),
   );
   if (rule.buying === "cut" && formula.ready && !countsPieces(formula.ready.expression)) {
@@ -312,9 +321,13 @@ export function compileAssembly(assembly: Assembly): CompiledAssembly {
 }
 
 /** What is wrong in an assembly with all it builds on, by where it is among its own rules and parameters; a base's by its name. */
-export function problemsOf(assembly: Assembly, all: readonly Assembly[]): readonly AssemblyProblem[] {
+export function problemsOf(
+  assembly: Assembly,
+  all: readonly Assembly[],
+  tables: readonly AssemblyTable[] = [],
+): readonly AssemblyProblem[] {
   const { assembly: whole, problems } = assembledFrom(assembly, all);
-  const own = compileAssembly(whole).problems.map((each): AssemblyProblem => {
+  const own = compileAssembly(withTables(whole, tables)).problems.map((each): AssemblyProblem => {
     const [list, index = "", ...rest] = each.path.split(".");
     if (list !== "rules" && list !== "parameters") return each;
     const name = whole[list][Number(index)]?.name;

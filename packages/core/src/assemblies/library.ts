@@ -4,6 +4,7 @@ import { type Assembled, assembledFrom } from "./basedOn";
 import type { Assembly } from "./schema";
 import type { SheetBook } from "./sheet";
 import type { HouseStandard } from "./standard";
+import { withTables } from "./table";
 
 /** Sizes that ship with the product, by their ids. */
 export type Books = {
@@ -20,21 +21,23 @@ export type Library = Books & {
   readonly longestSold?: ReadonlyMap<string, Nanometres> | undefined;
 };
 
-/** The assembly in the version named, with all that it builds on; undefined where the library lacks it. */
+/** The assembly in the version named, with all that it builds on and the tables of the company; undefined where the library lacks it. */
 export const findAssembled = (
   ref: AssemblyRef,
   system: MeasuringSystem,
-  { assemblies }: Pick<Library, "assemblies">,
+  { assemblies, standard }: Pick<Library, "assemblies" | "standard">,
 ): Assembled | undefined => {
   const found = assemblies.find((each) => each.id === ref.id && each.version === ref.version && each.system === system);
-  return found && assembledFrom(found, assemblies);
+  if (!found) return undefined;
+  const { assembly, problems } = assembledFrom(found, assemblies);
+  return { assembly: withTables(assembly, standard?.tables), problems };
 };
 
 /** The same without what could not be had of it. */
 export const findAssembly = (
   ref: AssemblyRef,
   system: MeasuringSystem,
-  library: Pick<Library, "assemblies">,
+  library: Pick<Library, "assemblies" | "standard">,
 ): Assembly | undefined => findAssembled(ref, system, library)?.assembly;
 
 /** Every assembly that parts are counted with, each version once. */
@@ -59,3 +62,7 @@ export const partContext = (
   system: MeasuringSystem,
   { sections, units }: Pick<Library, "sections" | "units">,
 ): PartContext => ({ system, sections, units });
+
+/** The same, each with all that it builds on: what it asks for is what its base asks for as well. */
+export const newestAssembled = (system: MeasuringSystem, assemblies: readonly Assembly[]): Assembly[] =>
+  newestAssemblies(system, assemblies).map((each) => assembledFrom(each, assemblies).assembly);

@@ -1,6 +1,6 @@
 import { NM_PER_M } from "../units";
 import type { Value } from "./formula/laidOut";
-import type { AssemblyTable } from "./schema";
+import type { AssemblyTable } from "./table";
 
 /** Lengths come as sums of floating metres: what is over a limit but for a hair is not over it. */
 const HAIR = 1e-9;

@@ -10,4 +10,6 @@ export * from "./settleSlot";
 export * from "./sheet";
 export * from "./standard";
 export * from "./starts";
+export * from "./table";
+export * from "./tableText";
 export * from "./template";

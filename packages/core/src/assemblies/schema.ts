@@ -5,18 +5,15 @@ import type { Migration } from "../migrations/migrate";
 import type { RecordKind } from "../records/recordKind";
 import { inches, millimetres, NM_PER_M } from "../units";
 import { LONGEST_FORMULA } from "./longestFormula";
+import { nameSchema, tableSchema } from "./table";
 
 /** Names in formulas: letters and digits, begun with a small letter. */
-const nameSchema = z
-  .string()
-  .regex(/^[a-z][A-Za-z0-9]*$/, "A name is letters and digits, begun with a small letter.")
-  .max(40);
 const formulaSchema = z.string().min(1).max(LONGEST_FORMULA);
 
 /** Which kinds of part an assembly can be for. Those for walls also serve walls by totals. */
 export type AssemblyPart = Part["kind"];
 export const ASSEMBLY_PARTS: readonly AssemblyPart[] = partKinds()
-  .filter((kind) => !kind.assembliesFor && !kind.takesNoAssemblies)
+  .filter((kind) => !kind.assembliesFor)
   .map((kind) => kind.kind);
 
 /** A choice or figure of an assembly. Lengths are whole nanometres here, metres in formulas; areas square metres. */
@@ -78,6 +75,9 @@ const supplySchema = z
   });
 export type RuleSupply = z.infer<typeof supplySchema>;
 
+/** What an option is called, by which a job takes it. */
+export const optionNameSchema = z.string().trim().min(1).max(80);
+
 /** One line of an assembly: what to count, by which formula, when. */
 const ruleSchema = z.object({
   /** Later formulas can use its result under this name. */
@@ -103,6 +103,8 @@ const ruleSchema = z.object({
   /** Labour task of the company, reckoned on what is counted. */
   task: z.string().max(60).optional(),
   supply: supplySchema.optional(),
+  /** The option it belongs to, as the customer reads it: priced apart, and in the job once that is taken. */
+  option: optionNameSchema.optional(),
   /** What the quote says of it where it counts something. Names in braces are replaced by their values. */
   words: z.string().min(1).max(400).optional(),
   /** Why it is there, in the builder's words. */
@@ -152,23 +154,6 @@ export const framingRulesSchema = z.object({
 });
 export type FramingRules = z.infer<typeof framingRulesSchema>;
 
-/** A table that formulas and layouts look values up in: the first row whose limit is not less is the one. */
-export const tableSchema = z.object({
-  name: nameSchema,
-  label: z.string().min(1).max(80),
-  /** What it is looked up by; limits of lengths are whole nanometres. */
-  by: z.enum(["length", "number"]),
-  columns: z
-    .array(z.object({ name: nameSchema, label: z.string().min(1).max(80), kind: z.enum(["length", "number", "text"]) }))
-    .min(1)
-    .max(12),
-  rows: z
-    .array(z.object({ upTo: z.number().positive(), values: z.array(scalarSchema).min(1).max(12) }))
-    .min(1)
-    .max(60),
-});
-export type AssemblyTable = z.infer<typeof tableSchema>;
-
 const wordingSchema = z.object({
   when: formulaSchema.optional(),
   /** Names in braces are replaced by their values: `{length}`, `{studSize}`. */
@@ -200,7 +185,7 @@ export type AssemblyExample = z.infer<typeof exampleSchema>;
 /** How something is built, as data: parameters, rules, wording, worked examples. One for each measuring system. */
 export const assemblySchema = z
   .object({
-    schemaVersion: z.literal(5),
+    schemaVersion: z.literal(6),
     id: z
       .string()
       .regex(/^[a-z0-9][a-z0-9-]*$/, "An id is small letters, digits and hyphens.")
@@ -270,6 +255,8 @@ export const assemblyMigrations: readonly Migration[] = [
     name: "supply-and-words",
     up: (assembly) => assembly,
   },
+  // Options that rules belong to: none did.
+  { to: 6, name: "options", up: (assembly) => assembly },
 ];
 
 export const assemblyRecord: RecordKind<Assembly> = {

@@ -1,13 +1,14 @@
-import { canBeConfirmed, PART_KINDS, withConfirmed } from "../kinds";
+import { canBeConfirmed, type FramingChoice, framingOf, PART_KINDS, type StudWall, withConfirmed } from "../kinds";
+import { isAssumed } from "../parts/choicesSlot";
 import { assemblyOf, contexts, library } from "../testing/library";
-import { inches } from "../units";
+import { inches, millimetres } from "../units";
 import { settleBy, settlePart, slotDefaultProblems } from "./settleSlot";
 import { type HouseStandard, standardProblems } from "./standard";
 
 const wall = PART_KINDS["stud-wall"].defaults("w", "Wall", contexts.imperial);
 const frame = assemblyOf("imperial", wall.assembly.id);
 const standardOf = (name: string, value: HouseStandard["parameters"][number]["value"]): HouseStandard => ({
-  schemaVersion: 1,
+  schemaVersion: 2,
   id: "house",
   version: 1,
   name: "Ours",
@@ -15,42 +16,59 @@ const standardOf = (name: string, value: HouseStandard["parameters"][number]["va
   parameters: [{ assemblyId: "", name, value }],
   waste: [],
   productivity: [],
+  tables: [],
 });
 const at24 = standardOf("spacing", inches(24));
 
 describe("assumed choices of framing", () => {
+  const at = (part: StudWall, name: FramingChoice) => ({
+    value: framingOf(part, "imperial")[name],
+    assumed: isAssumed(part, name),
+  });
+
   it("are the house's where it says something: its decision is no assumption", () => {
-    const { spacingNm, topPlates } = settleBy(wall, frame, at24).parameters;
-    expect(spacingNm).toEqual({ value: inches(24), assumed: false });
-    expect(topPlates.assumed).toBe(true);
+    const settled = settleBy(wall, frame, at24);
+    expect(at(settled, "spacing")).toEqual({ value: inches(24), assumed: false });
+    expect(at(settled, "topPlates").assumed).toBe(true);
   });
 
   it("are decided as well where the house says what is assumed anyway", () => {
-    const same = standardOf("spacing", wall.parameters.spacingNm.value);
-    expect(settleBy(wall, frame, same).parameters.spacingNm).toEqual({
-      ...wall.parameters.spacingNm,
-      assumed: false,
-    });
+    const same = standardOf("spacing", framingOf(wall, "imperial").spacing);
+    expect(at(settleBy(wall, frame, same), "spacing")).toEqual({ value: inches(16), assumed: false });
   });
 
   it("stay as a person confirmed them", () => {
-    const confirmed = { value: inches(12), assumed: false };
-    const own = { ...wall, parameters: { ...wall.parameters, spacingNm: confirmed } };
-    expect(settleBy(own, frame, at24).parameters.spacingNm).toEqual(confirmed);
+    const own = { ...wall, choices: { spacing: inches(12) } };
+    expect(at(settleBy(own, frame, at24), "spacing")).toEqual({ value: inches(12), assumed: false });
   });
 
   it("without a house are the assembly's, and still assumed", () => {
     const outside = assemblyOf("imperial", "outside-wall");
-    const { bearing } = settleBy(wall, outside, undefined).parameters;
-    expect(bearing).toEqual({ value: true, assumed: true });
+    expect(at(settleBy(wall, outside, undefined), "bearing")).toEqual({ value: true, assumed: true });
   });
 
   it("go to the next in line, and it is told, where the house says what nobody can build by", () => {
     const none = standardOf("spacing", 0);
     expect(slotDefaultProblems(wall, frame, none)).toEqual([
-      expect.objectContaining({ code: "out-of-limits", path: "parameters.spacingNm" }),
+      expect.objectContaining({ code: "out-of-limits", path: "choices.spacing" }),
     ]);
-    expect(settleBy(wall, frame, none).parameters.spacingNm.assumed).toBe(true);
+    expect(at(settleBy(wall, frame, none), "spacing").assumed).toBe(true);
+  });
+
+  it("of a wall whose assembly the library lacks are what is usual in its own system, and assumed", () => {
+    const gone = {
+      ...PART_KINDS["stud-wall"].defaults("w", "W", contexts.metric),
+      assembly: { id: "gone", version: 9 },
+    };
+    const settled = settlePart(gone, "metric", library);
+    expect([framingOf(settled, "imperial").doorAllowanceWidth, isAssumed(settled, "spacing")]).toEqual([
+      millimetres(50),
+      true,
+    ]);
+  });
+
+  it("settled again by the same is the same wall, so that nothing is worked out anew", () => {
+    expect(settleBy(wall, frame, at24)).toBe(settleBy(wall, frame, at24));
   });
 
   it("are told in the standard itself where nobody can build by them; what is no framing is the assembly's own", () => {
@@ -72,16 +90,15 @@ describe("confirming as it stands", () => {
   const settled = settlePart(outside, "imperial", { ...library, standard: undefined });
 
   it("takes what the part is counted by, which its assembly can have set", () => {
-    expect(wall.parameters.bearing).toEqual({ value: false, assumed: true });
-    const now = withConfirmed(outside, settled, ["parameters.bearing", "height"]);
-    expect(now.parameters.bearing).toEqual({ value: true, assumed: false });
-    expect(now.parameters.spacingNm).toBe(outside.parameters.spacingNm);
+    expect(framingOf(wall, "imperial").bearing).toBe(false);
+    const now = withConfirmed(outside, settled, ["choices.bearing", "height"], contexts.imperial);
+    expect(now.choices).toEqual({ bearing: true });
   });
 
   it("changes nothing that is measured, missing, or no figure at all", () => {
-    const paths = ["length", "no-such-figure", "parameters.noSuchChoice", "openings.none.width"];
-    expect(withConfirmed(outside, settled, paths)).toEqual(outside);
-    expect(paths.map((path) => canBeConfirmed(outside, path))).toEqual([false, false, false, false]);
-    expect(canBeConfirmed(outside, "parameters.bearing")).toBe(true);
+    const paths = ["length", "no-such-figure", "choices.noSuchChoice", "openings.none.width"];
+    expect(withConfirmed(outside, settled, paths, contexts.imperial)).toEqual(outside);
+    expect(paths.map((path) => canBeConfirmed(outside, path, contexts.imperial))).toEqual([false, false, false, false]);
+    expect(canBeConfirmed(outside, "choices.bearing", contexts.imperial)).toBe(true);
   });
 });

@@ -73,6 +73,17 @@ export function settleBy<P extends Part>(part: P, assembly: Assembly, standard: 
   return slot ? slot.settle(part, defaultsOf(assembly, standard, slot.parameters).all) : part;
 }
 
+const usual = new WeakMap<readonly SlotParameter[], Partial<Record<MeasuringSystem, readonly SlotDefault[]>>>();
+
+function usualDefaults(parameters: readonly SlotParameter[], system: MeasuringSystem): readonly SlotDefault[] {
+  const known = usual.get(parameters) ?? {};
+  const defaults =
+    known[system] ??
+    parameters.flatMap(({ name, usual: all }) => (all ? [{ name, value: all[system], decided: false }] : []));
+  usual.set(parameters, { ...known, [system]: defaults });
+  return defaults;
+}
+
 type SlotLibrary = Pick<Library, "assemblies" | "standard">;
 
 /** The assembly that builds a part; undefined where nothing builds such parts, or the library lacks it. */
@@ -84,5 +95,8 @@ export function builderOf(part: Part, system: MeasuringSystem, library: SlotLibr
 /** A part with its assumed choices settled, as it is counted. */
 export function settlePart<P extends Part>(part: P, system: MeasuringSystem, library: SlotLibrary): P {
   const builder = builderOf(part, system, library);
-  return builder ? settleBy(part, builder, library.standard) : part;
+  if (builder) return settleBy(part, builder, library.standard);
+  // Nothing says how it is built, and it is told elsewhere; what is asked of it meanwhile is as usual in its own system.
+  const { slot } = kindOf(part);
+  return slot ? slot.settle(part, usualDefaults(slot.parameters, system)) : part;
 }

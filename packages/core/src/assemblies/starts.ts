@@ -8,7 +8,7 @@ export const blankAssembly = (
   system: MeasuringSystem,
   appliesTo: AssemblyPart,
 ): Assembly => ({
-  schemaVersion: 5,
+  schemaVersion: 6,
   id,
   version: 1,
   name,

@@ -14,15 +14,14 @@ const covered = fc
     boardsFar: fc.integer({ min: 0, max: 2 }),
     repeats: fc.integer({ min: 1, max: 3 }),
   })
-  .map(({ wall, assembly, repeats, ...choices }): StudWall => {
-    const chosen = Object.entries(choices).map(([name, value]) => [name, { value, assumed: false }]);
-    return {
+  .map(
+    ({ wall, assembly, repeats, ...choices }): StudWall => ({
       ...wall,
       repeats,
       assembly: { id: assembly, version: assemblyOf("imperial", assembly).version },
-      parameters: { ...wall.parameters, ...Object.fromEntries(chosen) },
-    };
-  });
+      choices: { ...wall.choices, ...choices },
+    }),
+  );
 
 const countOf = (wall: StudWall) => countPart(wall, "imperial", library);
 const cutOnes = (lines: readonly CountLine[]) => lines.filter((line) => line.buying === "cut");

@@ -49,13 +49,12 @@ describe("what a count says that it comes from", () => {
     const { lines } = countPart(part, "imperial", library);
     const figures = new Set(
       kindOf(part)
-        .dimensions(part)
+        .dimensions(part, context)
         .map((slot) => slot.path),
     );
     const paths = lines.flatMap((line) => line.working.from.map((each) => each.path));
     expect(paths.length).toBeGreaterThan(0);
-    const opens = (path: string) =>
-      path === "" || /^(parameters|choices)\./.test(path) || figures.has(path) || path === "count";
+    const opens = (path: string) => path === "" || /^choices\./.test(path) || figures.has(path) || path === "count";
     expect(paths.filter((path) => !opens(path))).toEqual([]);
   });
 });

@@ -16,6 +16,9 @@ export type Basis = "laid-out" | "reckoned" | "formula";
 /** Supplied by the customer; or not chosen yet, with an amount allowed for each as it is counted in the job's system. */
 export type LineSupply = { readonly by: "customer" } | { readonly by: "allowance"; readonly rate: string };
 
+/** An option that the customer can take, and what this line does in it. */
+export type LineOption = { readonly name: string; readonly words: string };
+
 /** A quantity of one item for one part. `quantity` is what is fixed; what is bought is the order's business. */
 export type CountLine = {
   /** Unique in the job: the part's id and the key. */
@@ -54,6 +57,8 @@ export type CountLine = {
   readonly labourTask?: string | undefined;
   /** Who supplies it, where it is not bought from the price list: it is counted and fitted all the same. */
   readonly supply?: LineSupply | undefined;
+  /** The option it belongs to, and what the quote says of it there. */
+  readonly option?: LineOption | undefined;
   /** Its share of what is ordered, where cutting over the whole job spares some. */
   readonly ordered?: number | undefined;
   /** Roles of the sheets that it counts whole: they can be cut from the same sheets as those of other parts. */
@@ -61,6 +66,10 @@ export type CountLine = {
   /** Written when it is first read: most lines are never opened. */
   readonly working: Working;
 };
+
+/** Whether a line is in the job: it belongs to no option, or to one that was taken. */
+export const isTaken = ({ option }: Pick<CountLine, "option">, taken: ReadonlySet<string>): boolean =>
+  option === undefined || taken.has(option.name);
 
 /** Whether a line counts something; others say why they cannot. */
 export const isCounted = (line: CountLine): boolean => line.missing === undefined;

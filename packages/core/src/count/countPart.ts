@@ -9,7 +9,6 @@ import {
   settlePart,
   slotDefaultProblems,
 } from "../assemblies";
-import type { Drawing } from "../drawing/drawing";
 import {
   ALONE,
   type AssemblyRef,
@@ -47,12 +46,12 @@ export function countPart(
   const part = kind.placed?.(settled, context) ?? settled;
   const problems = kind.problems(part, context);
   // Of the figures as they were entered: a unit's width, not the hole's.
-  const openPoints = kind.openPoints(settled, context);
-  const waits = kind.waits?.(part) ?? openPoints.some((point) => keepsWaiting(point));
+  const openPoints = onceAsked(() => kind.openPoints(settled, context));
+  const waits = kind.waits?.(part) ?? openPoints().some((point) => keepsWaiting(point));
   const named = { partId: part.id, partName: part.name, waits };
   if (problems.length > 0 || waits) {
     const drawing = kind.draw(part, context, around);
-    return { ...named, lines: [], scope: [], pieces: [], compared: [], drawing, problems, openPoints };
+    return { ...named, lines: [], scope: [], pieces: [], compared: [], drawing, problems, openPoints: openPoints() };
   }
 
   const laidPart = layOut(part, builder, { library, context, around });
@@ -78,31 +77,42 @@ export function countPart(
       pieces: laidPart.pieces,
       compared: laidPart.compared ?? [],
       problems: found,
-      openPoints: [...openPoints, ...found.map(asOpenPoint), ...byHand.openPoints],
     },
+    () => [...openPoints(), ...found.map(asOpenPoint), ...byHand.openPoints],
     laidPart,
     counted.map((each) => each.scope),
   );
 }
 
-/** With its drawing and its sentences, which are made when they are first read. */
+function onceAsked<T>(make: () => T): () => T {
+  let made: { readonly value: T } | undefined;
+  return () => {
+    made ??= { value: make() };
+    return made.value;
+  };
+}
+
+/** With its drawing, its sentences and what is open about it, which are made when they are first read. */
 function withLater(
-  count: Omit<PartCount, "drawing" | "scope">,
+  count: Omit<PartCount, "drawing" | "scope" | "openPoints">,
+  open: () => readonly OpenPoint[],
   { draw, repeats }: LaidPart,
   sentences: readonly (() => readonly string[])[],
 ): PartCount {
-  let drawing: Drawing | undefined;
-  let scope: readonly string[] | undefined;
+  const drawing = onceAsked(draw);
+  const openPoints = onceAsked(open);
   const times = repeats > 1 ? [`This is built ${repeats} times.`] : [];
+  const scope = onceAsked(() => [...sentences.flatMap((say) => say()), ...times]);
   return {
     ...count,
     get drawing() {
-      drawing ??= draw();
-      return drawing;
+      return drawing();
     },
     get scope() {
-      scope ??= [...sentences.flatMap((say) => say()), ...times];
-      return scope;
+      return scope();
+    },
+    get openPoints() {
+      return openPoints();
     },
   };
 }

@@ -34,6 +34,7 @@ export class CountedLine implements CountLine {
   readonly cutLengthsNm: CountLine["cutLengthsNm"];
   readonly labourTask: string | undefined;
   readonly supply: CountLine["supply"];
+  readonly option: CountLine["option"];
   readonly ordered: number | undefined;
   readonly sheetRoles: readonly string[] | undefined;
   readonly #later: Later;
@@ -65,6 +66,7 @@ export class CountedLine implements CountLine {
     this.cutLengthsNm = line.cutLengthsNm;
     this.labourTask = line.labourTask;
     this.supply = line.supply;
+    this.option = line.option;
     this.ordered = line.ordered;
     this.sheetRoles = line.sheetRoles;
     this.#later = later;

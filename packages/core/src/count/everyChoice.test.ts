@@ -1,9 +1,20 @@
 import { type AssemblyParameter, settlePart } from "../assemblies";
-import { masonryWallKind, type Part, pierKind, type Scalar, studWallKind } from "../kinds";
+import { planJob, resolveStorey, resolveSurface } from "../house";
+import {
+  masonryWallKind,
+  measured,
+  PART_KINDS,
+  type Part,
+  pierKind,
+  rectangleDefaults,
+  type Scalar,
+  studWallKind,
+} from "../kinds";
 import type { PartKind } from "../parts/partKind";
 import type { SlotParameter } from "../parts/slot";
-import { assemblyOf, library, openingOf, wallOf } from "../testing/library";
+import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
+import { entered } from "../testing/rooms";
 import { feet, inches, type MeasuringSystem, millimetres } from "../units";
 import { countPart } from "./countPart";
 
@@ -107,6 +118,8 @@ describe("every choice there is reaches the count", () => {
         {},
         { joints: "own" },
         { bedJoint: millimetres(12) },
+        { lintelsDisplace: false },
+        { attachedPiers: 2 },
         // What a hollow unit can have in its cells, and what lies on the top.
         { unit: "block-440-215", barsEvery: millimetres(1200), bondBeams: 2, coping: true },
       ],
@@ -123,5 +136,54 @@ describe("every choice there is reaches the count", () => {
       others: [{}, { joints: "own" }],
     });
     expect(dead).toEqual([]);
+  });
+
+  /** Names of parameters of an assembly that adds lines to a part whose every value comes to the same. */
+  function withoutEffectOn(part: Part, id: string, system: MeasuringSystem): string[] {
+    const applied = (choices: Choices): Part => ({
+      ...part,
+      uses: [{ id: "u", assembly: { id, version: 1 }, choices }],
+    });
+    return assemblyOf(system, id)
+      .parameters.filter((each) => {
+        const among = each.choices?.map(({ value }) => value);
+        const comesTo = valuesOf(each, among, system).map((value) =>
+          whatIsCounted(applied({ [each.name]: value }), system),
+        );
+        return new Set(comesTo).size < 2;
+      })
+      .map((each) => each.name);
+  }
+
+  const hall = entered(
+    { ...rectangleDefaults("hall", "Hall", contexts.imperial) },
+    { "runs.a.length": "16'", "runs.b.length": "12'", "ceiling.height": "9'" },
+  );
+  const den = {
+    ...entered(rectangleDefaults("den", "Den", contexts.imperial), { "runs.a.length": "8'", "runs.b.length": "12'" }),
+    place: { how: "joined" as const, toRoomId: "hall", toRunId: "b", runId: "d", offset: measured(0, "") },
+  };
+  const plan = planJob([hall, den]);
+  const lining = wallOf("imperial", { lengthNm: feet(29), heightNm: feet(9), openings: [window] });
+  const parts: Readonly<Record<string, Part>> = {
+    room: hall,
+    spots: { ...PART_KINDS.spots.defaults("s", "Doors", contexts.imperial), count: 7 },
+    "stud-wall": lining,
+    area: {
+      ...PART_KINDS.area.defaults("a", "Deck", contexts.imperial),
+      length: measured(feet(12), ""),
+      width: measured(feet(9), ""),
+    },
+    surface: resolveSurface(
+      { ...PART_KINDS.surface.defaults("f", "Wall", contexts.imperial), roomId: "hall", surfaceId: "wall/a" },
+      plan,
+    ),
+    storey: resolveStorey(PART_KINDS.storey.defaults("g", hall.storey, contexts.imperial), plan),
+  };
+  const added = library.assemblies.filter((each) => each.slot === undefined && each.system === "imperial");
+  it.each(added.map((each) => each.id))("of what is added to a part: %s", (id) => {
+    const part = parts[assemblyOf("imperial", id).appliesTo];
+    if (!part) throw new Error(`no part to try “${id}” on`);
+    expect(withoutEffectOn(part, id, "imperial")).toEqual([]);
   });
 });

@@ -45,7 +45,7 @@ const rule = (name: string, formula: string, more: Partial<AssemblyRule> = {}): 
   ...more,
 });
 const standardWith = (productivity: HouseStandard["productivity"]): HouseStandard => ({
-  schemaVersion: 1,
+  schemaVersion: 2,
   id: "s",
   version: 1,
   name: "S",
@@ -53,6 +53,7 @@ const standardWith = (productivity: HouseStandard["productivity"]): HouseStandar
   parameters: [],
   waste: [],
   productivity,
+  tables: [],
 });
 
 /** What three spots cost in labour by an assembly of such rules. */
@@ -146,7 +147,7 @@ describe("a figure that was refused", () => {
 });
 
 describe("an entry", () => {
-  // A partition has one top plate; its wall record still assumes two.
+  // A partition has one top plate; until it is settled two are assumed.
   const wall: StudWall = {
     ...wallOf("imperial", {
       lengthNm: feet(12),
@@ -154,7 +155,7 @@ describe("an entry", () => {
       assemblyId: "partition",
       openings: [openingOf("door", "d", { positionNm: feet(4), widthNm: feet(3), heightNm: inches(80) })],
     }),
-    parameters: studWallKind.defaults("x", "x", context).parameters,
+    choices: {},
   };
   const enter = (settle: (part: StudWall) => StudWall) =>
     enterDimension(studWallKind, wall, "openings.d.height", '95 1/2"', context, settle);

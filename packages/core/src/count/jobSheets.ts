@@ -2,7 +2,7 @@ import { isSheet, type SheetPiece } from "../drawing/piece";
 import { nestPieces } from "../layouts";
 import { areaOf } from "../units";
 import { CountedLine } from "./countedLine";
-import type { PartCount } from "./partCount";
+import { type PartCount, withLines } from "./partCount";
 
 /** A line of whole sheets on one part, with the pieces they are cut into. */
 type Wanted = {
@@ -20,13 +20,23 @@ type Shares = ReadonlyMap<string, Share>;
 const sheetsOf = (pieces: readonly SheetPiece[]): number =>
   new Set(pieces.map(({ role, sheetNumber }) => `${role} ${sheetNumber}`)).size;
 
-/** A count set by hand stays as it was set: it is nobody's share. */
+/** A count set by hand stays as it was set: it is nobody's share. What belongs to an option is cut by itself, as it may not be taken. */
 function wantedOf(count: PartCount): Wanted[] {
+  // Pieces are looked through once for all the lines of a part, and not at all where no line counts sheets.
+  let sheets: readonly SheetPiece[] | undefined;
   return count.lines.flatMap((line): Wanted[] => {
-    if (!(line instanceof CountedLine) || !line.sheetRoles || line.byHand !== undefined || line.missing || line.supply)
+    if (
+      !(line instanceof CountedLine) ||
+      !line.sheetRoles ||
+      line.byHand !== undefined ||
+      line.missing ||
+      line.supply ||
+      line.option
+    )
       return [];
     const roles = new Set(line.sheetRoles);
-    const pieces = count.pieces.filter(isSheet).filter((piece) => roles.has(piece.role));
+    sheets ??= count.pieces.filter(isSheet);
+    const pieces = sheets.filter((piece) => roles.has(piece.role));
     const alone = sheetsOf(pieces);
     return alone === 0 ? [] : [{ count, line, pieces, times: Math.round(line.quantity / alone) }];
   });
@@ -39,7 +49,9 @@ function groupsOf(counts: readonly PartCount[]): ReadonlyMap<string, Group> {
     const { sheet } = each.pieces[0] ?? {};
     if (!sheet) continue;
     const key = `${each.line.itemCode} ${sheet.widthNm} ${sheet.heightNm} ${sheet.leastOffcutNm}`;
-    groups.set(key, [...(groups.get(key) ?? []), each]);
+    const group = groups.get(key);
+    if (group) group.push(each);
+    else groups.set(key, [each]);
   }
   return new Map([...groups].map(([key, wanted]) => [key, { wanted }]));
 }
@@ -77,12 +89,6 @@ function shared(line: CountedLine, { quantity, words }: Share): CountedLine {
     ...working,
     steps: [...working.steps, { label: words, value: String(Number(quantity.toFixed(2))) }],
   }));
-}
-
-/** The same count with other lines; what is made when it is read is still made then. */
-function withLines(count: PartCount, lines: PartCount["lines"]): PartCount {
-  const copy: PartCount = Object.create(Object.getPrototypeOf(count), Object.getOwnPropertyDescriptors(count));
-  return Object.defineProperty(copy, "lines", { value: lines, enumerable: true });
 }
 
 type Before = { readonly counts: readonly PartCount[]; readonly shares: Shares };

@@ -8,6 +8,7 @@ import { CountedLine } from "./countedLine";
 import type { Basis, LineSupply } from "./countLine";
 import { workingOf } from "./lineWorking";
 import { piecesOf, type Round } from "./round";
+import { ruleWords } from "./ruleWords";
 
 /** What a rule came to, and who supplies it. */
 export type Came = { readonly quantity: number; readonly supply: LineSupply | undefined };
@@ -95,7 +96,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     itemCode,
     quantity,
     computed: quantity,
-    note: !laidPart.reckoned && compiled.roles.includes("stud") && sectionId ? unusualStuds(round) : undefined,
+    note: noteOf(compiled, round, sectionId),
     missing: counted.missing,
     unit: rule.unit,
     basis: basisOf(laidPart, pieces),
@@ -104,6 +105,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     cutLengthsNm,
     labourTask: rule.task,
     supply: counted.supply,
+    option: rule.option === undefined ? undefined : { name: rule.option, words: ruleWords(compiled, round) },
     ordered: undefined,
     sheetRoles: compiled.countsSheets ? compiled.roles : undefined,
     byHand: undefined,
@@ -128,6 +130,15 @@ function descriptionOf(
 function keyOf(useId: string, rule: string, sectionId: string): string {
   const ofUse = useId === "" ? rule : `${useId}/${rule}`;
   return sectionId === "" ? ofUse : `${ofUse}/${sectionId}`;
+}
+
+/** What stands out: the option it belongs to, and studs other than the house's. */
+function noteOf(compiled: CompiledRule, round: Round, sectionId: string): string | undefined {
+  const { option } = compiled.rule;
+  const studs =
+    !round.laidPart.reckoned && compiled.roles.includes("stud") && sectionId ? unusualStuds(round) : undefined;
+  const notes = [option === undefined ? undefined : `Option: ${option}`, studs].filter((each) => each !== undefined);
+  return notes.length === 0 ? undefined : notes.join(". ");
 }
 
 /** A wall that somebody made deeper or thinner than the house builds them: for pipes, as a rule. It is easily overlooked. */

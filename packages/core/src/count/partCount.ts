@@ -20,3 +20,9 @@ export type PartCount = {
   readonly problems: readonly Problem[];
   readonly openPoints: readonly OpenPoint[];
 };
+
+/** The same count with other lines; what is made when it is read is still made then. */
+export function withLines(count: PartCount, lines: PartCount["lines"]): PartCount {
+  const copy: PartCount = Object.create(Object.getPrototypeOf(count), Object.getOwnPropertyDescriptors(count));
+  return Object.defineProperty(copy, "lines", { value: lines, enumerable: true });
+}

@@ -148,7 +148,7 @@ describe("walls by totals", () => {
     const metric: WallTotals = {
       ...start,
       length: measured(metres(76), "76 m"),
-      parameters: { ...start.parameters, spacingNm: { value: millimetres(450), assumed: false } },
+      choices: { ...start.choices, spacing: millimetres(450) },
     };
     const { lines } = countPart(metric, "metric", library);
     for (const rule of ["bottomPlateRuns", "topPlateRuns", "capPlateRuns"]) {
@@ -280,7 +280,7 @@ describe("house standards", () => {
   const house = (value: number): Library => ({
     ...library,
     standard: {
-      schemaVersion: 1,
+      schemaVersion: 2,
       id: "house",
       version: 1,
       name: "House",
@@ -288,6 +288,7 @@ describe("house standards", () => {
       parameters: [{ assemblyId: "", name: "spacing", value }],
       waste: [{ item: "timber/", percent: 10 }],
       productivity: [],
+      tables: [],
     },
   });
   const start = PART_KINDS["stud-wall"].defaults("w", "Wall", context);
@@ -298,7 +299,7 @@ describe("house standards", () => {
     expect(find(wide.lines, "studs").quantity).toBe(7);
     const confirmed = {
       ...assumed,
-      parameters: { ...assumed.parameters, spacingNm: { value: inches(16), assumed: false } },
+      choices: { ...assumed.choices, spacing: inches(16) },
     };
     expect(find(countPart(confirmed, "imperial", house(inches(24))).lines, "studs").quantity).toBe(10);
   });
@@ -325,7 +326,7 @@ describe("the count of a job", () => {
         heightNm: feet(8),
         bearing,
         sheathed,
-        choices: { boardsNear: boards, blockingEveryNm: feet(4) },
+        choices: { boardsNear: boards, blockingEvery: feet(4) },
       }),
     );
 

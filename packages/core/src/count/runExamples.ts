@@ -7,7 +7,8 @@ import {
   settlePart,
 } from "../assemblies";
 import {
-  enterDimension,
+  enterFigure,
+  figureSlots,
   isWallPart,
   kindOf,
   type Opening,
@@ -96,13 +97,9 @@ function withFigures(
   const settle = (each: Part) => settlePart(each, context.system, library);
   let built = part;
   for (const [path, typed] of Object.entries(figures)) {
-    if (
-      !kindOf(built)
-        .dimensions(built)
-        .some((slot) => slot.path === path)
-    )
-      return `There is no figure “${path}”.`;
-    const entered = enterDimension(kindOf(built), built, path, typed, context, settle);
+    const known = figureSlots(kindOf(built), built, context).some((slot) => slot.path === path);
+    if (!known) return `There is no figure “${path}”.`;
+    const entered = enterFigure(kindOf(built), built, path, typed, context, settle);
     if (entered.problem) return `${path}: ${entered.problem.message}`;
     built = entered.part;
   }

@@ -30,14 +30,22 @@ function told(name: string, value: Value, { names, context }: Told): string {
   return String(Number(value.toFixed(2)));
 }
 
-/** An assembly's sentences with the part's values in them; a sentence whose condition does not hold is left out. */
-export function scopeOf(compiled: CompiledAssembly, about: Told): string[] {
-  const say = (name: string): string => {
+/** Says a name of a sentence by the part's values. */
+export const sayer =
+  (about: Told) =>
+  (name: string): string => {
     const words = ownValue(about.words, name);
     if (words !== undefined) return words;
     const value = about.ground.values.get(name);
     return value === undefined ? `{${name}}` : told(name, value, about);
   };
+
+/**
+ * An assembly's sentences with the part's values in them; a sentence whose condition does not hold is left out, and what belongs to an
+ * option is said with it.
+ */
+export function scopeOf(compiled: CompiledAssembly, about: Told): string[] {
+  const say = sayer(about);
   const said: string[] = [];
   for (const { when, text } of compiled.wording) {
     const holds = when?.run(about.ground);
@@ -45,7 +53,8 @@ export function scopeOf(compiled: CompiledAssembly, about: Told): string[] {
   }
   for (const { rule, words } of compiled.inOrder) {
     const counted = about.ground.values.get(rule.name);
-    if (words && typeof counted === "number" && counted > 0) said.push(fillTemplate(words, say));
+    if (rule.option === undefined && words && typeof counted === "number" && counted > 0)
+      said.push(fillTemplate(words, say));
   }
   return said;
 }

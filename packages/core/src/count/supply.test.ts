@@ -33,6 +33,7 @@ const quoted = (parts: readonly Part[], assemblies?: readonly Assembly[]) => {
     settings,
     parts,
     counts,
+    options: [],
     buildUp,
   });
   return document.sections.flatMap((section) => section.paragraphs);

@@ -47,7 +47,12 @@ export type PlanRole =
   | "window"
   | "plain"
   | "arch"
-  | "footprint";
+  | "footprint"
+  | "slope"
+  | "ridge"
+  | "valley"
+  | "wall-line"
+  | "timber";
 
 /** A ring, or a line when it is open. */
 export type PlanShape = {

@@ -1,6 +1,8 @@
 import type { Point } from "../geometry/point";
 import type { Rectangle } from "../geometry/rectangle";
 import type { Nanometres } from "../units";
+import type { PieceCut } from "./pieceCut";
+import type { SpaceFigure } from "./spaceFigure";
 
 /** One placed stick of timber, seen square on. A two-ply header is two pieces in the same place. */
 export type FramingPiece = Rectangle & {
@@ -19,6 +21,10 @@ export type FramingPiece = Rectangle & {
   readonly flat?: boolean | undefined;
   /** How many of the same lie before it: the second ply of a header is 1. */
   readonly behind?: number | undefined;
+  /** Where it lies in space by itself, for what is not in the plane of its part. */
+  readonly inSpace?: SpaceFigure | undefined;
+  /** How it is cut, where that is more than a length. */
+  readonly cut?: PieceCut | undefined;
 };
 
 /** One placed piece of sheet, and which bought sheet it is cut from. Openings are cut out of its outline. */

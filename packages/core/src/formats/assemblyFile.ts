@@ -1,5 +1,5 @@
 import { findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from "jsonc-parser";
-import { type Assembly, assemblyMigrations, assemblySchema, problemsOf } from "../assemblies";
+import { type Assembly, type AssemblyTable, assemblyMigrations, assemblySchema, problemsOf } from "../assemblies";
 import { migrate } from "../migrations/migrate";
 
 /** What is wrong in a file, and on which line. */
@@ -39,7 +39,11 @@ function liftedFrom(stored: unknown) {
  * Reads an assembly from JSON. A file that is no assembly is refused with the line and the reason; one whose formulas have
  * mistakes comes in with them, each with its line.
  */
-export function readAssemblyFile(text: string, others: readonly Assembly[] = []): AssemblyFileResult {
+export function readAssemblyFile(
+  text: string,
+  others: readonly Assembly[] = [],
+  tables: readonly AssemblyTable[] = [],
+): AssemblyFileResult {
   if (text.trim() === "") return { ok: false, problems: [{ line: 1, path: "", message: "The file is empty." }] };
   const errors: ParseError[] = [];
   const root = parseTree(text, errors, { disallowComments: true });
@@ -62,7 +66,7 @@ export function readAssemblyFile(text: string, others: readonly Assembly[] = [])
     }));
     return { ok: false, problems };
   }
-  const problems = problemsOf(result.data, others).map(({ path, message }) => ({
+  const problems = problemsOf(result.data, others, tables).map(({ path, message }) => ({
     line: lineAt(
       text,
       root,

@@ -81,7 +81,7 @@ describe("an assembly's file", () => {
 
   it("of an earlier version is brought up to date; of a newer one, or an odd one, it is refused in words", () => {
     const earlier = JSON.stringify({ ...JSON.parse(text), schemaVersion: 4 });
-    expect(readAssemblyFile(earlier)).toMatchObject({ ok: true, assembly: { schemaVersion: 5 } });
+    expect(readAssemblyFile(earlier)).toMatchObject({ ok: true, assembly: { schemaVersion: 6 } });
     const newer = readAssemblyFile(text.replace(/"schemaVersion": \d+/, '"schemaVersion": 99'));
     expect(newer).toMatchObject({
       ok: false,

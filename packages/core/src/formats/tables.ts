@@ -32,11 +32,12 @@ export const countTable = (lines: readonly CountLine[], system: MeasuringSystem)
     "Set by hand",
     "Code",
     "Assembly",
+    "Option",
   ],
   rows: lines.filter(isCounted).map((line) => {
     const [quantity, unit] = figureOf(line.quantity, line.unit, system);
     const [computed] = figureOf(line.computed, line.unit, system);
-    const { trade, phase, storey, location, partName, description, basis, itemCode, assembly } = line;
+    const { trade, phase, storey, location, partName, description, basis, itemCode, assembly, option } = line;
     const by = `${assembly.name} ${assembly.version}`;
     return [
       trade,
@@ -52,6 +53,7 @@ export const countTable = (lines: readonly CountLine[], system: MeasuringSystem)
       line.byHand ?? "",
       itemCode,
       by,
+      option?.name ?? "",
     ];
   }),
 });

@@ -1,7 +1,9 @@
+import { settlePart } from "../assemblies";
 import { countPart } from "../count";
 import {
   buildableWalls,
   type Feature,
+  framingOf,
   kindOf,
   measured,
   newFeature,
@@ -12,6 +14,7 @@ import {
   studWallKind,
   type WallOnPlan,
 } from "../kinds";
+import { isAssumed } from "../parts/choicesSlot";
 import { contexts, library } from "../testing/library";
 import { entered } from "../testing/rooms";
 import { feet, inches } from "../units";
@@ -132,7 +135,8 @@ describe("walls of a room with a recess, built new", () => {
   });
 
   it("their lengths open the figures of the room that they are read as", () => {
-    const slotOf = (hostId: string) => kindOf(resolved(wallOn(hostId))).dimensions(resolved(wallOn(hostId)))[0];
+    const slotOf = (hostId: string) =>
+      kindOf(resolved(wallOn(hostId))).dimensions(resolved(wallOn(hostId)), context)[0];
     const paths = ["a", "f", "a/f/first-side", "a/1"].map((id) => slotOf(id)?.typedOn?.path);
     expect(paths).toEqual(["runs.a.length", "features.f.width", "features.f.depth", "runs.a.length"]);
   });
@@ -165,16 +169,20 @@ describe("a new wall of a room", () => {
     place: { how: "joined", toRoomId: "hall", toRunId: "b", runId: "d", offset: measured(0, "") },
   };
   const newest = (id: string) => ({ id, version: 3 });
+  const settledBearing = (wall: StudWall) => {
+    const settled = settlePart({ ...wall, assembly: { ...wall.assembly, version: 1 } }, "imperial", library);
+    return { value: framingOf(settled, "imperial").bearing, assumed: isAssumed(settled, "bearing") };
+  };
   const make = (hostId: string, rooms: readonly Room[], from: Room = hall) =>
     newWallOnPlan(studWallKind, { id: "w", name: "New", room: from, hostId }, planJob(rooms), context, newest);
 
   it("starts as the outside wall, assumed to carry load, where nothing lies beyond it", () => {
     const wall = make("b", [hall]);
     expect(wall.assembly).toEqual({ id: "outside-wall", version: 3 });
-    expect(wall.parameters.bearing).toEqual({ value: true, assumed: true });
+    expect(settledBearing(wall)).toEqual({ value: true, assumed: true });
     const told = planPoints([hall, wall], planJob([hall, wall]), context).map(({ point }) => point.message);
     expect(told).toEqual(["Taken for an outside wall: nothing lies beyond it on the plan"]);
-    const confirmed = { ...wall, parameters: { ...wall.parameters, bearing: { value: true, assumed: false } } };
+    const confirmed = { ...wall, choices: { ...wall.choices, bearing: true } };
     expect(planPoints([hall, confirmed], planJob([hall, confirmed]), context)).toEqual([]);
   });
 
@@ -192,7 +200,7 @@ describe("a new wall of a room", () => {
   it("starts as the inside wall between rooms", () => {
     const wall = make("b", [hall, den]);
     expect(wall.assembly.id).toBe("inside-wall");
-    expect(wall.parameters.bearing).toEqual({ value: false, assumed: true });
+    expect(settledBearing(wall)).toEqual({ value: false, assumed: true });
     expect(planPoints([hall, den, wall], planJob([hall, den, wall]), context)).toEqual([]);
   });
 

@@ -1,6 +1,7 @@
 export * from "./copyStorey";
 export * from "./draw";
 export * from "./footprint";
+export * from "./footprintEdges";
 export * from "./levels";
 export * from "./measures";
 export * from "./newWall";
@@ -11,4 +12,6 @@ export * from "./resolve";
 export * from "./snap";
 export * from "./standing";
 export * from "./storeyPlan";
+export * from "./storeyTotals";
+export * from "./surfaces";
 export * from "./walls";

@@ -82,7 +82,7 @@ describe("floor levels", () => {
   it("cannot be typed as nothing, or as more than a house has", () => {
     const said = (path: "floorToFloor" | "floorBuildUp", valueNm: number) =>
       storeyKind
-        .problems(storeyKind.withDimension(storey("G", 0), path, valueNm, ""), context)
+        .problems(storeyKind.withDimension(storey("G", 0), path, valueNm, "", context), context)
         .map((each) => each.message);
     expect(said("floorToFloor", 0)).toEqual(["A storey is more than zero."]);
     expect(said("floorToFloor", metres(31)).join()).toContain("30");

@@ -166,7 +166,7 @@ describe("openings typed once", () => {
     expect(around.sharedThickness).toMatchObject({ runId: "d", thickness: { valueNm: inches(9) } });
     // Door 3 ft by 6 ft 10 1/2 in: 201 in of edge, 9 in deep: 12.56 sq ft (arithmetic).
     expect(measureText(roomKind.measures(withDoor, context, around), "reveals")).toBe("16.8 ft, 12.56 sq ft");
-    const slot = roomKind.dimensions(withDoor).find((each) => each.path === "runs.d.thickness");
+    const slot = roomKind.dimensions(withDoor, context).find((each) => each.path === "runs.d.thickness");
     expect(slot?.typedOn).toEqual({ partId: "hall", path: "runs.b.thickness" });
     expect(storey(joint).rooms[1]?.origin.xNm).toBe(feet(12) + inches(9));
   });

@@ -1,11 +1,15 @@
 import {
   isFaceOf,
+  isStorey,
+  isSurface,
   isWallPart,
   lengthPathOf,
   measured,
   type Opening,
   type Part,
   type RoomOpening,
+  type StoreyPart,
+  type SurfacePart,
   unmeasured,
   type WallEnd,
   type WallOnPlan,
@@ -14,6 +18,8 @@ import {
 import { openingsIn, type PlanOpening } from "./openings";
 import { roomsAlong, type StandingWall, standingWall } from "./standing";
 import type { JobPlan } from "./storeyPlan";
+import { storeyTotals } from "./storeyTotals";
+import { surfacesOf } from "./surfaces";
 import { topUnderCeilings } from "./topUnder";
 
 const OPENING_KINDS: Record<RoomOpening["kind"], Opening["kind"]> = {
@@ -73,10 +79,15 @@ function topOf(
   return top ? { ...top, plan: { ...own.plan, heightFollows: true, underCeiling: true } } : own;
 }
 
-function endsOf({ wall, fromNm, toNm, leftIsFrom }: StandingWall): WallPart["ends"] {
-  const from: WallEnd = fromNm === wall.framedFromNm ? wall.start : "meets";
-  const to: WallEnd = toNm === wall.framedToNm ? wall.end : "meets";
-  return leftIsFrom ? { left: from, right: to } : { left: to, right: from };
+function endsOf({ wall, fromNm, toNm, leftIsFrom }: StandingWall): Pick<WallPart, "ends" | "insideCorners"> {
+  const isStart = fromNm === wall.framedFromNm;
+  const isEnd = toNm === wall.framedToNm;
+  const from: WallEnd = isStart ? wall.start : "meets";
+  const to: WallEnd = isEnd ? wall.end : "meets";
+  const inside = { from: isStart && wall.insideCorners.start, to: isEnd && wall.insideCorners.end };
+  return leftIsFrom
+    ? { ends: { left: from, right: to }, insideCorners: { left: inside.from, right: inside.to } }
+    : { ends: { left: to, right: from }, insideCorners: { left: inside.to, right: inside.from } };
 }
 
 function meetingsOf(standing: StandingWall): WallPart["meetings"] {
@@ -111,11 +122,32 @@ export function resolveWall<W extends WallPart>(wallPart: W, plan: JobPlan): W {
     length: lengthNm > 0 ? measured(lengthNm, "") : unmeasured,
     ...topOf(wallPart, wallPart.plan, standing),
     openings: openingsOf(standing),
-    ends: endsOf(standing),
+    ...endsOf(standing),
     meetings: meetingsOf(standing),
   };
 }
 
+/** A surface of a room as the plan has it, wherever its room stands; without one while its room is not there. */
+export function resolveSurface(part: SurfacePart, plan: JobPlan): SurfacePart {
+  const storey = plan.storeys.find(({ rooms }) => rooms.some(({ room }) => room.id === part.roomId));
+  const found = storey && surfacesOf(storey).find(({ id, roomId }) => roomId === part.roomId && id === part.surfaceId);
+  return found && storey ? { ...part, storey: storey.name, location: found.roomName, found } : part;
+}
+
+/** A storey's record with what its rooms come to. */
+export function resolveStorey(part: StoreyPart, plan: JobPlan): StoreyPart {
+  const storey = plan.storeys.find((each) => each.name === part.storey);
+  const found = storey && storeyTotals(storey, plan);
+  return found ? { ...part, found } : part;
+}
+
+function resolvePart(part: Part, plan: JobPlan): Part {
+  if (isWallPart(part)) return resolveWall(part, plan);
+  if (isSurface(part)) return resolveSurface(part, plan);
+  // Nobody asks for what a storey comes to but what is counted on it.
+  return isStorey(part) && part.uses.length > 0 ? resolveStorey(part, plan) : part;
+}
+
 /** Every part with what the plan knows of it put in. Parts that take nothing from the plan are the same objects. */
 export const resolveParts = (parts: readonly Part[], plan: JobPlan): readonly Part[] =>
-  parts.map((part) => (isWallPart(part) ? resolveWall(part, plan) : part));
+  parts.map((part) => resolvePart(part, plan));

@@ -68,7 +68,7 @@ describe("a wall under a sloped ceiling", () => {
 
   it("has its figures typed in the room", () => {
     const wall = resolveWall(wallOn("b"), planJob([loft]));
-    const typed = studWallKind.dimensions(wall).filter((slot) => /^(height|shape)/.test(slot.path));
+    const typed = studWallKind.dimensions(wall, context).filter((slot) => /^(height|shape)/.test(slot.path));
     expect(typed.map((slot) => slot.typedOn)).toEqual([
       { partId: "loft", path: "ceiling.height" },
       { partId: "loft", path: "ceiling.highHeight" },

@@ -1,7 +1,8 @@
-import { measured, type Room, rectangleDefaults } from "../kinds";
+import { masonryWallKind, measured, type Room, rectangleDefaults } from "../kinds";
 import { contexts } from "../testing/library";
 import { entered, walkedRoom } from "../testing/rooms";
 import { feet, inches, metres, millimetres, type Nanometres } from "../units";
+import { resolveWall } from "./resolve";
 import { planJob, type StoreyPlan } from "./storeyPlan";
 import type { PlanWall } from "./walls";
 
@@ -152,5 +153,33 @@ describe("walls of a storey, worked by hand", () => {
     const plan = planOf(rectangle("a", "12'", "10'"), open);
     expect(plan.walls).toHaveLength(4);
     expect(plan.rooms[1]?.polygon).toBeUndefined();
+  });
+});
+
+describe("the corners of a house in the shape of an L", () => {
+  // 20 ft and 8 ft, in by 8 ft, up 8 ft, 12 ft and 16 ft round: the turn the other way is where the house comes in.
+  const steps = [["20'"], ["8'"], ["12'", 90], ["8'"], ["8'"], ["16'"]] as const;
+  const room = walkedRoom(steps.map((step) => [...step] as [string, number?]));
+
+  it("turn inwards at one place, for both walls there and no other", () => {
+    const walls = planJob([room]).storeys.flatMap((storey) => storey.walls);
+    const inwards = walls.flatMap(({ insideCorners: { start, end } }) => [start, end]).filter(Boolean);
+    expect(walls).toHaveLength(6);
+    expect(inwards).toHaveLength(2);
+  });
+
+  it("are known to a wall that is built there, left and right as it is seen from its room", () => {
+    const built = room.runs.map((run) =>
+      resolveWall(
+        {
+          ...masonryWallKind.defaults(run.id, run.id, contexts.imperial),
+          plan: { roomId: room.id, hostId: run.id, stretch: { how: "whole" } },
+        },
+        planJob([room]),
+      ),
+    );
+    const turned = built.flatMap(({ insideCorners }) => [insideCorners?.left, insideCorners?.right]);
+    expect(turned.filter(Boolean)).toHaveLength(2);
+    expect(built.flatMap(({ ends }) => [ends.left, ends.right]).every((end) => end.startsWith("corner"))).toBe(true);
   });
 });

@@ -32,6 +32,8 @@ export type PlanWall = {
   readonly framedToNm: Nanometres;
   readonly start: WallJunction;
   readonly end: WallJunction;
+  /** Corners at which the other wall goes off to the outside of this one: inside corners of the house. */
+  readonly insideCorners: { readonly start: boolean; readonly end: boolean };
   readonly meetings: readonly WallMeeting[];
   readonly faces: readonly PlacedFace[];
 };
@@ -115,6 +117,7 @@ function wallOf(run: Run): PlanWall {
     framedToNm: Math.round(run.endNm),
     start: "free",
     end: "free",
+    insideCorners: { start: false, end: false },
     meetings: [],
     faces: run.faces,
   };
@@ -157,8 +160,22 @@ const runsThrough = (wall: PlanWall, index: number, other: PlanWall, otherIndex:
   return Math.abs(longerBy) > SAME_WALL_NM ? longerBy > 0 : index < otherIndex;
 };
 
+/** Whether a wall at a corner goes off to the outside of another. A wall with rooms on both sides has no outside. */
+function goesOutside(wall: PlanWall, other: PlanWall): boolean {
+  const sides = new Set(wall.faces.map(({ out }) => Math.sign(out.x * wall.normal.x + out.y * wall.normal.y)));
+  const [outside] = sides;
+  if (sides.size !== 1 || outside === undefined) return false;
+  const middleNm = (other.fromNm + other.toNm) / 2;
+  const middle = {
+    xNm: other.direction.x * middleNm + other.normal.x * other.centreNm,
+    yNm: other.direction.y * middleNm + other.normal.y * other.centreNm,
+  };
+  return (dot(middle, wall.normal) - wall.centreNm) * outside > 0;
+}
+
 function withJunctions(wall: PlanWall, index: number, walls: readonly PlanWall[]): PlanWall {
   let { start, end, framedFromNm, framedToNm } = wall;
+  const insideCorners = { start: false, end: false };
   const meetings: WallMeeting[] = [];
   for (const [otherIndex, other] of walls.entries()) {
     if (otherIndex === index) continue;
@@ -174,6 +191,7 @@ function withJunctions(wall: PlanWall, index: number, walls: readonly PlanWall[]
     const through = corner && runsThrough(wall, index, other, otherIndex);
     const kind = !corner ? "meets" : through ? "corner-through" : "corner-butts";
     const away = through ? 1 : -1;
+    insideCorners[place] = corner && goesOutside(wall, other);
     if (place === "start") {
       start = kind;
       framedFromNm = Math.round(atNm - away * halfNm);
@@ -183,7 +201,7 @@ function withJunctions(wall: PlanWall, index: number, walls: readonly PlanWall[]
     }
   }
   meetings.sort((a, b) => a.atNm - b.atNm);
-  return { ...wall, start, end, framedFromNm, framedToNm, meetings };
+  return { ...wall, start, end, framedFromNm, framedToNm, insideCorners, meetings };
 }
 
 /** The walls of a storey: faces back to back are one wall, faces in line are one wall, and where they meet is known. */

@@ -1,6 +1,7 @@
 import { planJob, resolveParts } from "../house";
 import type { Part } from "../kinds";
 import { type QuoteDocument, quoteJob } from "../quote";
+import { countsInForce } from "./options";
 import type { Reckoning } from "./reckoning";
 import type { Job } from "./schema";
 
@@ -20,7 +21,13 @@ export function draftQuote(
     job,
     settings: job.quote,
     parts: resolveParts(parts, planJob(parts)),
-    counts: reckoning.counts,
+    counts: countsInForce(reckoning.counts, job.optionsTaken),
+    options: (reckoning.buildUp.options ?? []).map(({ name, taken, difference, words }) => ({
+      name,
+      taken,
+      difference,
+      paragraphs: [...words],
+    })),
     buildUp: reckoning.buildUp,
   });
 }

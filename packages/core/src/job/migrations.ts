@@ -7,4 +7,6 @@ export const jobMigrations: readonly Migration[] = [
   { to: 2, name: "cutting-and-standard", up: (job) => ({ ...job, cutting: usualCutting, standard: null }) },
   // Pictures on the quote.
   { to: 3, name: "pictures-on-the-quote", up: (job) => ({ ...job, quote: { ...recordOf(job.quote), pictures: [] } }) },
+  // Options, of which none was taken.
+  { to: 4, name: "options-taken", up: (job) => ({ ...job, optionsTaken: [] }) },
 ];

@@ -3,14 +3,15 @@ import { countJob, type PartCount, type RememberedCounts } from "../count";
 import type { Part } from "../kinds";
 import { type Cutter, cutQuickly, type Order, orderJob, type PriceItem, withLongestSold } from "../order";
 import { type BuildUp, buildUpJob } from "../price";
-import type { Quantities, Reckoning } from "./reckoning";
+import { countsInForce, pricedOptions, tooManyOptions } from "./options";
+import type { PricedJob, Quantities, Reckoning } from "./reckoning";
 import type { Job } from "./schema";
 
 /** What a caller that remembers brings along. */
 export type Remembered = RememberedCounts & { readonly cut?: Cutter };
 
 /** What counting and ordering need of a job; pricing is not among it. */
-export type JobToCount = Pick<Job, "system" | "cutting">;
+export type JobToCount = Pick<Job, "system" | "cutting" | "optionsTaken">;
 
 /** Pricing is null for people who do not see costs; there is then no build-up. */
 export type JobToPrice = JobToCount & { readonly pricing: Job["pricing"] | null };
@@ -31,11 +32,29 @@ export function orderAndPrice(
   priceList: readonly PriceItem[],
   library: Library,
   { cut = cutQuickly }: Remembered = {},
-): { readonly order: Order; readonly buildUp: BuildUp | undefined } {
-  const lines = counts.flatMap((each) => each.lines);
-  const order = orderJob(lines, priceList, job.system, job.cutting, cut);
+): { readonly order: Order; readonly buildUp: PricedJob | undefined } {
+  const orderWith = (taken: readonly string[]): Quantities => {
+    const inForce = countsInForce(counts, taken);
+    const lines = inForce.flatMap((each) => each.lines);
+    return { counts: inForce, order: orderJob(lines, priceList, job.system, job.cutting, cut) };
+  };
+  const standing = orderWith(job.optionsTaken);
   const { pricing } = job;
-  return { order, buildUp: pricing ? priceOf({ ...job, pricing }, { counts, order }, library) : undefined };
+  if (!pricing) return { order: standing.order, buildUp: undefined };
+  const priced = { ...job, pricing };
+  const buildUp = priceOf(priced, standing, library);
+  const sameAsNow = (taken: readonly string[]) =>
+    taken.length === job.optionsTaken.length && taken.every((each) => job.optionsTaken.includes(each));
+  const totalWith = (taken: readonly string[]) =>
+    sameAsNow(taken) ? buildUp.total : priceOf(priced, orderWith(taken), library).total;
+  const options = pricedOptions(counts, job.optionsTaken, totalWith);
+  return {
+    order: standing.order,
+    buildUp:
+      options.length === 0
+        ? buildUp
+        : { ...buildUp, options, problems: [...buildUp.problems, ...tooManyOptions(counts)] },
+  };
 }
 
 /** Parts → count → order: all that can be said without knowing costs. */
@@ -59,8 +78,10 @@ export function reckonJob(
   library: Library,
   remembered: Remembered = {},
 ): Reckoning {
-  const quantities = countAndOrder(job, parts, priceList, library, remembered);
-  return { ...quantities, buildUp: priceOf(job, quantities, library) };
+  const counts = countOf(job, parts, priceList, library, remembered);
+  const { order, buildUp } = orderAndPrice(job, counts, priceList, library, remembered);
+  if (!buildUp) throw new Error("reckonJob: a job with prices came out without a price");
+  return { counts, order, buildUp };
 }
 
 function priceOf(job: Pick<Job, "system" | "pricing">, { counts, order }: Quantities, library: Library): BuildUp {

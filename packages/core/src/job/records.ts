@@ -1,5 +1,6 @@
 export * from "./companySettings";
 export * from "./draftQuote";
 export * from "./migrations";
+export * from "./options";
 export * from "./reckoning";
 export * from "./schema";

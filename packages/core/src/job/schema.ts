@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { optionNameSchema } from "../assemblies/records";
 import { assemblyRefSchema } from "../kinds";
 import { cuttingSettingsSchema } from "../order/records";
 import { pricingRecord, pricingSchema } from "../price/records";
@@ -10,7 +11,7 @@ export const CURRENCIES = ["USD", "GBP", "EUR", "CAD", "AUD", "NZD"] as const;
 
 /** One customer's work at one site. Its parts are records of their own. */
 export const jobSchema = z.object({
-  schemaVersion: z.literal(3),
+  schemaVersion: z.literal(4),
   title: z.string().trim().min(1, "Give the job a name.").max(160),
   customerName: z.string().trim().min(1, "Say who the customer is.").max(160),
   site: z.string().trim().max(400),
@@ -21,6 +22,8 @@ export const jobSchema = z.object({
   cutting: cuttingSettingsSchema,
   /** The house standard it is counted by, in the version it was counted with. */
   standard: assemblyRefSchema.nullable(),
+  /** Options the customer takes, by their names; others are priced apart. */
+  optionsTaken: z.array(optionNameSchema).max(60),
 });
 export type Job = z.infer<typeof jobSchema>;
 
@@ -30,6 +33,21 @@ export const jobRecord: RecordKind<Job> = {
   migrations: jobMigrations,
   within: { pricing: pricingRecord, quote: quoteSettingsRecord },
 };
+
+/** What of a job can be changed once it is there. */
+export const jobChangesSchema = jobSchema
+  .pick({
+    title: true,
+    customerName: true,
+    site: true,
+    pricing: true,
+    quote: true,
+    cutting: true,
+    standard: true,
+    optionsTaken: true,
+  })
+  .partial();
+export type JobChanges = z.infer<typeof jobChangesSchema>;
 
 /** What starting a job asks for; pricing and wording start from the company's own. */
 export const newJobSchema = jobSchema.pick({

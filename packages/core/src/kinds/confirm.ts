@@ -1,19 +1,32 @@
+import type { PartContext } from "../parts/partKind";
 import { kindOf, type Part } from "./registry";
 
 /**
  * A part with assumed figures and choices confirmed as they stand, by the paths of their open points; `settled` is the part
  * as it is counted, which says what they stand at. Paths of what cannot be confirmed change nothing.
  */
-export function withConfirmed<P extends Part>(part: P, settled: Part, paths: readonly string[]): P {
-  return paths.reduce<P>((now, path) => confirmOne(now, settled, path), part);
+export function withConfirmed<P extends Part>(
+  part: P,
+  settled: Part,
+  paths: readonly string[],
+  context: PartContext,
+): P {
+  return paths.reduce<P>((now, path) => confirmOne(now, settled, path, context), part);
 }
 
-function confirmOne<P extends Part>(part: P, settled: Part, path: string): P {
+function confirmOne<P extends Part>(part: P, settled: Part, path: string, context: PartContext): P {
   const figure = kindOf(part)
-    .dimensions(part)
+    .dimensions(part, context)
     .find((each) => each.path === path && !each.typedOn);
   if (figure?.dimension.valueNm != null && figure.dimension.assumed) {
-    return kindOf(part).withDimension(part, path, figure.dimension.valueNm, figure.dimension.typed);
+    return kindOf(part).withDimension(
+      part,
+      path,
+      figure.dimension.valueNm,
+      figure.dimension.typed,
+      context,
+      settled as P,
+    );
   }
   const { slot } = kindOf(part);
   const parameter = slot?.parameters.find((each) => each.path === path);
@@ -23,8 +36,10 @@ function confirmOne<P extends Part>(part: P, settled: Part, path: string): P {
 }
 
 /** Whether an open point is of something that can be confirmed as it stands. */
-export function canBeConfirmed(part: Part, path: string): boolean {
+export function canBeConfirmed(part: Part, path: string, context: PartContext): boolean {
   const { dimensions, slot } = kindOf(part);
-  const isFigure = dimensions(part).some((each) => each.path === path && each.dimension.assumed && !each.typedOn);
+  const isFigure = dimensions(part, context).some(
+    (each) => each.path === path && each.dimension.assumed && !each.typedOn,
+  );
   return isFigure || slot?.parameters.some((each) => each.path === path) === true;
 }

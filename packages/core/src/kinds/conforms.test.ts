@@ -10,7 +10,6 @@ import { masonryWallKind } from "./masonry-wall";
 import { pierKind } from "./pier";
 import { roomKind } from "./room";
 import { spotsKind } from "./spots";
-import { storeyKind } from "./storey";
 import { studWallKind } from "./stud-wall";
 import { wallTotalsKind } from "./wall-totals";
 
@@ -44,7 +43,7 @@ describeKind(studWallKind, [
     }),
     mirrored: (wall) => ({
       ...turned(wall),
-      parameters: { ...wall.parameters, layoutFrom: { value: "right" as const, assumed: false } },
+      choices: { ...wall.choices, layoutFrom: "right" as const },
     }),
     thrice,
   },
@@ -102,7 +101,6 @@ describeKind(areaKind, [
   },
 ]);
 describeKind(spotsKind, [{ system: "metric", part: { ...spotsKind.defaults("s", "Posts", metric), count: 4 } }]);
-describeKind(storeyKind, [{ system: "metric", part: storeyKind.defaults("g", "Ground", metric) }]);
 describeKind(wallTotalsKind, [
   {
     system: "imperial",

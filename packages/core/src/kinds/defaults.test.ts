@@ -4,12 +4,10 @@ import { feet, inches, metres, millimetres } from "../units";
 import { newOpening } from "../wall";
 import { PART_KINDS } from "./registry";
 import { newFeature, newRoomOpening, rectangleDefaults } from "./room";
-import { studWallKind } from "./stud-wall";
+import { framingOf, studWallKind } from "./stud-wall";
 
 // What is usual, in inches and in millimetres: common practice throughout.
 const wall = (system: "imperial" | "metric") => studWallKind.defaults("w", "Wall", contexts[system]);
-const values = (record: Readonly<Record<string, { readonly value: unknown }>>) =>
-  Object.fromEntries(Object.entries(record).map(([key, { value }]) => [key, value]));
 
 describe("what a new part begins with", () => {
   it("for a wall is a precut stud of 92 5/8 in and three plates, or 2400 mm; only its length is missing", () => {
@@ -30,10 +28,10 @@ describe("what a new part begins with", () => {
       cornerStyle: "three-stud",
       meetingStyle: "extra-studs",
       kingsPerSide: 1,
-      twoJacksFromNm: inches(72),
+      twoJacksFrom: inches(72),
       sillPlies: 1,
       headerPacking: false,
-      blockingEveryNm: 0,
+      blockingEvery: 0,
       studsFrom: "timber",
       boardsNear: 0,
       boardsFar: 0,
@@ -42,23 +40,23 @@ describe("what a new part begins with", () => {
       anchorBolts: false,
       holdDowns: false,
     };
-    expect(values(wall("imperial").parameters)).toEqual({
+    expect(framingOf(wall("imperial"), "imperial")).toEqual({
       ...common,
       studSize: "2x4",
-      spacingNm: inches(16),
-      doorAllowanceWidthNm: inches(2),
-      doorAllowanceHeightNm: inches(2.5),
-      windowAllowanceNm: inches(0.5),
+      spacing: inches(16),
+      doorAllowanceWidth: inches(2),
+      doorAllowanceHeight: inches(2.5),
+      windowAllowance: inches(0.5),
     });
-    expect(values(wall("metric").parameters)).toEqual({
+    expect(framingOf(wall("metric"), "metric")).toEqual({
       ...common,
       studSize: "38x89",
-      spacingNm: millimetres(600),
-      doorAllowanceWidthNm: millimetres(50),
-      doorAllowanceHeightNm: millimetres(65),
-      windowAllowanceNm: millimetres(12),
+      spacing: millimetres(600),
+      doorAllowanceWidth: millimetres(50),
+      doorAllowanceHeight: millimetres(65),
+      windowAllowance: millimetres(12),
     });
-    expect(Object.values(wall("imperial").parameters).every(({ assumed }) => assumed)).toBe(true);
+    expect(wall("imperial").choices).toEqual({});
   });
 
   it("for openings in it is a 36 by 80 in door with its allowance, a window at sill height, an opening to the floor", () => {

@@ -33,7 +33,9 @@ describe("loose parts", () => {
       expect(result.problem?.code).toBe("not-positive");
       expect(each.openPoints(result.part, context).some((point) => point.kind === "refused")).toBe(true);
     }
-    expect(() => each.withDimension(part, "colour", feet(1), "1'")).toThrow('"colour" is not one of its figures');
+    expect(() => each.withDimension(part, "colour", feet(1), "1'", context)).toThrow(
+      '"colour" is not one of its figures',
+    );
   });
 
   it("say what is missing: a figure, a count; a check nobody made is nothing missing", () => {
@@ -49,7 +51,9 @@ describe("loose parts", () => {
     expect(spotsKind.measures(posts, context, ALONE)).toMatchObject([
       { text: "7 × post", working: { sentence: "Counted on site at Porch." } },
     ]);
-    expect(() => spotsKind.withDimension(posts, "length", 1, "")).toThrow('"length" is not one of its figures');
+    expect(() => spotsKind.withDimension(posts, "length", 1, "", context)).toThrow(
+      '"length" is not one of its figures',
+    );
   });
 });
 
@@ -67,9 +71,9 @@ describe("every kind of part", () => {
   it("keeps each refused entry beside its figure, and takes it away again", () => {
     for (const part of parts) {
       const kind = kindOf(part);
-      for (const { path } of kind.dimensions(part).filter((slot) => !isHead(slot.path))) {
+      for (const { path } of kind.dimensions(part, context).filter((slot) => !isHead(slot.path))) {
         const marked = kind.withRefused(part, path, "oops");
-        expect(kind.dimensions(marked).find((slot) => slot.path === path)?.dimension.refused).toBe("oops");
+        expect(kind.dimensions(marked, context).find((slot) => slot.path === path)?.dimension.refused).toBe("oops");
         expect(kind.withRefused(marked, path, undefined)).toEqual(part);
       }
     }

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { contexts, openingOf, wallOf } from "../testing/library";
 import { entered, walkedRoom } from "../testing/rooms";
-import { feet } from "../units";
-import { differenceName, differencesBetween, fieldText, mergeParts, type Side } from "./merge";
+import { feet, inches } from "../units";
+import { differenceName, differencesBetween, differenceText, fieldText, mergeParts, type Side } from "./merge";
 import { newRoomOpening, type Room } from "./room";
 
 const context = contexts.imperial;
@@ -53,7 +53,7 @@ describe("two versions of one part", () => {
     const [difference, ...rest] = differencesBetween(base, mine, theirs);
     expect(rest).toEqual([]);
     expect(difference).toMatchObject({ path: "runs.a.length", changedBy: "both" });
-    expect(differenceName("runs.a.length", mine, theirs)).toBe("Wall A");
+    expect(differenceName("runs.a.length", mine, theirs, context)).toBe("Wall A");
     expect([difference?.mine, difference?.theirs].map((value) => fieldText(value, context))).toEqual([
       "12' 1\"",
       "12' 2\"",
@@ -76,28 +76,34 @@ describe("two versions of one part", () => {
     const found = differencesBetween(start, mine, base);
     expect(found).toMatchObject([{ path: "openings.d", changedBy: "both", theirs: undefined }]);
     expect(fieldText(found[0]?.theirs, context)).toBe("not there");
-    expect(differenceName("openings.d", mine, base)).toBe("Door 1");
+    expect(differenceName("openings.d", mine, base, context)).toBe("Door 1");
   });
 
   it("names photos by what they show", () => {
     const mine = { ...base, photos: [{ id: "0d6f", caption: "" }] };
-    expect(differencesBetween(base, mine, base).map((each) => differenceName(each.path, mine, base))).toEqual([
+    expect(differencesBetween(base, mine, base).map((each) => differenceName(each.path, mine, base, context))).toEqual([
       "Photo",
     ]);
     const shown = { ...base, photos: [{ id: "0d6f", caption: "Rot" }] };
-    expect(differenceName("photos.0d6f", shown, base)).toBe("Photo “Rot”");
+    expect(differenceName("photos.0d6f", shown, base, context)).toBe("Photo “Rot”");
   });
 
   it("names choices and names of a stud wall", () => {
     const wall = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) });
-    const bearing = { ...wall, parameters: { ...wall.parameters, bearing: { value: true, assumed: false } } };
+    const bearing = { ...wall, choices: { ...wall.choices, bearing: true } };
     const [found] = differencesBetween(wall, bearing, {
       ...wall,
-      parameters: { ...wall.parameters, bearing: { value: false, assumed: true } },
+      choices: { ...wall.choices, bearing: false },
     });
-    expect(found?.path).toBe("parameters.bearing");
-    expect(differenceName("parameters.bearing", wall, bearing)).toBe("Parameters: bearing");
-    expect(fieldText(found?.mine, context)).toBe("yes");
+    expect(found?.path).toBe("choices.bearing");
+    expect(differenceName("choices.bearing", wall, bearing, context)).toBe("Bearing");
+    expect(differenceText("choices.bearing", wall, found?.mine, context)).toBe("Yes");
+    const at16 = { ...wall, choices: { ...wall.choices, spacing: inches(16) } };
+    const { spacing: _, ...following } = wall.choices;
+    const [spacing] = differencesBetween(wall, at16, { ...wall, choices: following });
+    const said = (value: unknown) => differenceText("choices.spacing", wall, value, context);
+    expect([spacing?.path, said(at16.choices.spacing)]).toEqual(["choices.spacing", "16 in"]);
+    expect(said(undefined)).toBe("as the assembly and the house have it");
   });
 
   it("says of an opening which of the two measured it by its unit", () => {
@@ -111,7 +117,7 @@ describe("two versions of one part", () => {
       ["openings.w.measuredAs", "mine"],
       ["openings.w.along", "theirs"],
     ]);
-    expect(differenceName("openings.w.measuredAs", unit, wall)).toBe("Window 1: measured as");
+    expect(differenceName("openings.w.measuredAs", unit, wall, context)).toBe("Window 1: measured as");
     expect(mergeParts(wall, unit, middle)).toMatchObject({ openings: [{ measuredAs: "unit", along: "centred" }] });
   });
 

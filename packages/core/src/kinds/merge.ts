@@ -1,5 +1,8 @@
 import equal from "fast-deep-equal";
+import { choiceText } from "../parts/choiceText";
+import { figureSlots } from "../parts/figure";
 import type { PartContext } from "../parts/partKind";
+import { scalarSchema } from "../parts/use";
 import { formatLength } from "../units";
 import { kindOf, type Part } from "./registry";
 
@@ -120,14 +123,26 @@ function itemName(part: Part, id: string): string | undefined {
 }
 
 /** `Wall C`, `Window 1: sill height`, `Ceiling: shape`. */
-export function differenceName(path: string, mine: Part, theirs: Part): string {
-  const slots = [...kindOf(mine).dimensions(mine), ...kindOf(theirs).dimensions(theirs)];
+export function differenceName(path: string, mine: Part, theirs: Part, context: PartContext): string {
+  const slots = [mine, theirs].flatMap((part) => figureSlots(kindOf(part), part, context));
   const slot = slots.find((each) => each.path === path);
   if (slot) return slot.of ? `${slot.of}: ${slot.label.toLowerCase()}` : slot.label;
+  const choice = choiceAt(path, mine);
+  if (choice) return choice.label;
   const named = path.split(".").map((key) => itemName(mine, key) ?? itemName(theirs, key) ?? key);
   const shown = named.length > 1 && named[1] !== path.split(".")[1] ? named.slice(1) : named;
   const [first = "", ...rest] = shown.map((each) => (/^[a-z]/.test(each) ? words(each) : each));
   return rest.length > 0 ? `${capital(first)}: ${rest.join(", ")}` : capital(first);
+}
+
+const choiceAt = (path: string, part: Part) => kindOf(part).slot?.parameters.find((each) => each.path === path);
+
+/** What a side has in a place where two versions differ, for reading; a choice in the words of its slot. */
+export function differenceText(path: string, part: Part, value: unknown, context: PartContext): string {
+  const choice = choiceAt(path, part);
+  const scalar = scalarSchema.safeParse(value);
+  if (!choice) return fieldText(value, context);
+  return scalar.success ? choiceText(choice, scalar.data, context) : "as the assembly and the house have it";
 }
 
 /** A field's value for reading: `12' 6"`, `yes`, `taken out`. */

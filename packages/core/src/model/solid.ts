@@ -1,8 +1,6 @@
-/** A point or a direction in space, in metres: x to the right and z down the page, y up. */
-export type Space = readonly [x: number, y: number, z: number];
+import type { Frame, Space } from "../drawing/spaceFigure";
 
-/** Where a flat figure lies in space: its origin, and its two axes, which are square to each other and one metre long. */
-export type Frame = { readonly origin: Space; readonly along: Space; readonly up: Space };
+export type { Frame, Space };
 
 type Outline = readonly (readonly [along: number, up: number])[];
 

@@ -1,3 +1,4 @@
+import { ownValue } from "../records/ownValue";
 import type { MeasuringSystem } from "../units";
 import type { Slot, SlotDefault, SlotParameter } from "./slot";
 import type { AssemblyRef, Scalar } from "./use";
@@ -11,6 +12,10 @@ export type WithChoices<C> = {
   readonly choices: Readonly<Record<string, Scalar>>;
   readonly settled?: Settled<C>;
 };
+
+/** Whether nobody decided a choice: neither the house nor, while it is not settled, a person. */
+export const isAssumed = ({ settled, choices }: WithChoices<unknown>, name: string): boolean =>
+  settled ? settled.assumed.has(name) : !Object.hasOwn(choices, name);
 
 type Choices = Readonly<Record<string, Scalar>>;
 
@@ -46,6 +51,18 @@ function settledOf<C>(choices: Choices, defaults: readonly SlotDefault[], { read
   return { choices: read(values), assumed };
 }
 
+/** A part settled by the same defaults again is the same object: what was worked out from it still holds. */
+function settledOnce<P extends object>(settle: Slot<P>["settle"]): Slot<P>["settle"] {
+  const known = new WeakMap<P, { readonly defaults: readonly SlotDefault[]; readonly settled: P }>();
+  return (part, defaults) => {
+    const before = known.get(part);
+    if (before?.defaults === defaults) return before.settled;
+    const settled = settle(part, defaults);
+    known.set(part, { defaults, settled });
+    return settled;
+  };
+}
+
 /** A slot whose choices lie with the part, as they were chosen. */
 export function choicesSlot<C extends object, P extends WithChoices<C>>(options: ChoicesSlotOptions<C>): Slot<P> {
   const { parameters, read, usual, ...words } = options;
@@ -66,9 +83,34 @@ export function choicesSlot<C extends object, P extends WithChoices<C>>(options:
     of: ({ assembly, choices }) => ({ assembly, choices }),
     fill: (part, assembly) => ({ ...part, assembly }),
     choose: (part, choices) => ({ ...part, choices }),
-    settle: (part, defaults) => ({ ...part, settled: remembered(part.choices, defaults) }),
+    settle: settledOnce((part: P, defaults) => ({ ...part, settled: remembered(part.choices, defaults) })),
     assumed: ({ settled }) => settled?.assumed ?? new Set(parameters.map((each) => each.name)),
     same: (a, b) => a.assembly === b.assembly && a.choices === b.choices,
     values: ({ settled }) => new Map(Object.entries(settled?.choices ?? {})),
+  };
+}
+
+type InForce<C> = {
+  readonly parameters: readonly SlotParameter[];
+  readonly usual: (system: MeasuringSystem) => C;
+};
+
+/**
+ * The choices a part is built by: as it was settled, or, while it has not been, what was chosen for it over the usual of a
+ * system. A chosen value that nothing can be built by is passed over, as settling does.
+ */
+export function choicesInForce<C extends object>({ parameters, usual }: InForce<C>) {
+  const known = { imperial: new WeakMap<Choices, C>(), metric: new WeakMap<Choices, C>() };
+  return ({ settled, choices }: WithChoices<C>, system: MeasuringSystem): C => {
+    if (settled) return settled.choices;
+    const before = known[system].get(choices);
+    if (before) return before;
+    const own = parameters.flatMap(({ name, stands }) => {
+      const value = ownValue(choices, name);
+      return value !== undefined && stands(value) ? [[name, value] as const] : [];
+    });
+    const inForce = { ...usual(system), ...Object.fromEntries(own) };
+    known[system].set(choices, inForce);
+    return inForce;
   };
 }

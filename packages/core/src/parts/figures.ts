@@ -1,10 +1,11 @@
 import type { Nanometres } from "../units";
 import { type Dimension, measured } from "./dimension";
 
-/** A dimension with a refused entry kept beside it, or without one. */
-export function marked(dimension: Dimension, refused: string | undefined): Dimension {
-  const { refused: _, ...rest } = dimension;
-  return refused === undefined ? rest : { ...rest, refused };
+/** A figure with a refused entry kept beside it, or without one. */
+export function marked<F extends { readonly refused?: string | undefined }>(figure: F, refused: string | undefined): F {
+  const { refused: _, ...rest } = figure;
+  // Without a field that need not be there it is of the same type.
+  return (refused === undefined ? rest : { ...rest, refused }) as F;
 }
 
 /** Changes one thing of a list by its id; the others stay the same objects. */

@@ -1,6 +1,7 @@
 export * from "./base";
 export * from "./dimension";
 export * from "./entry";
+export * from "./figure";
 export * from "./figures";
 export * from "./functionSignature";
 export * from "./masonryUnit";
@@ -10,5 +11,6 @@ export * from "./quantity";
 export * from "./role";
 export * from "./section";
 export * from "./slot";
+export * from "./surface";
 export * from "./use";
 export * from "./working";

@@ -1,20 +1,35 @@
-import { formatLength, type MeasuringSystem } from "../units";
+import { type FigureMeasure, formatFigure, type MeasuringSystem } from "../units";
+import type { FigureSlot } from "./figure";
 import type { DimensionSlot, OpenPoint } from "./partKind";
 
-const nameOf = ({ of, label }: DimensionSlot): string => (of ? `${of}: ${label.toLowerCase()}` : label);
+type Named = Pick<FigureSlot, "path" | "label" | "of" | "typedOn">;
+type Entered = { readonly value: number | null; readonly assumed: boolean; readonly refused?: string | undefined };
 
-/** What is missing, refused or assumed among figures, in the order they are typed. Those typed elsewhere count there. */
-export function figurePoints(slots: readonly DimensionSlot[], system: MeasuringSystem): OpenPoint[] {
-  return slots.flatMap((slot): OpenPoint[] => {
-    const { path, dimension } = slot;
-    if (slot.typedOn) return [];
-    const name = nameOf(slot);
-    if (dimension.refused !== undefined) {
-      return [{ path, kind: "refused", message: `${name}: “${dimension.refused}” could not be used` }];
-    }
-    if (dimension.valueNm === null) return [{ path, kind: "missing", message: `${name} is not measured yet` }];
-    if (!dimension.assumed || path.endsWith(".head")) return [];
-    const said = `is assumed: ${formatLength(dimension.valueNm, system)}`;
-    return [{ path, kind: "assumed", message: `${name} ${said}`, alike: `${slot.label} ${said}` }];
+/** What is missing, refused or assumed among lengths, in the order they are typed. Those typed elsewhere count there. */
+export const figurePoints = (slots: readonly DimensionSlot[], system: MeasuringSystem): OpenPoint[] =>
+  slots.flatMap((slot) => {
+    const { valueNm: value, assumed, refused } = slot.dimension;
+    // Of most lengths there is nothing to say.
+    return value !== null && !assumed && refused === undefined
+      ? []
+      : pointsOf(slot, "length", { value, assumed, refused }, system);
   });
+
+/** The same among figures of any measure. */
+export const pointsOfFigures = (slots: readonly FigureSlot[], system: MeasuringSystem): OpenPoint[] =>
+  slots.flatMap((slot) => pointsOf(slot, slot.measure, slot.figure, system));
+
+function pointsOf(
+  { path, label, of, typedOn }: Named,
+  measure: FigureMeasure,
+  { value, assumed, refused }: Entered,
+  system: MeasuringSystem,
+): OpenPoint[] {
+  if (typedOn) return [];
+  const name = of ? `${of}: ${label.toLowerCase()}` : label;
+  if (refused !== undefined) return [{ path, kind: "refused", message: `${name}: “${refused}” could not be used` }];
+  if (value === null) return [{ path, kind: "missing", message: `${name} is not measured yet` }];
+  if (!assumed || path.endsWith(".head")) return [];
+  const said = `is assumed: ${formatFigure(measure, value, system)}`;
+  return [{ path, kind: "assumed", message: `${name} ${said}`, alike: `${label} ${said}` }];
 }

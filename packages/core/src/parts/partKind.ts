@@ -6,6 +6,7 @@ import type { Migration } from "../migrations/migrate";
 import type { Problem } from "../problems/problem";
 import type { MeasuringSystem, Nanometres } from "../units";
 import type { Dimension } from "./dimension";
+import type { FigureSlot } from "./figure";
 import type { FunctionSignature } from "./functionSignature";
 import type { UnitBook } from "./masonryUnit";
 import type { Allowance, Opening, SharedOpening } from "./opening";
@@ -57,6 +58,14 @@ export type Measure = {
   readonly shapeIds: readonly string[];
 };
 
+/** A place on a storey's plan and a heading there, in degrees against the clock; the height is above the storey's floor. */
+export type PlanPlace = {
+  readonly xNm: Nanometres;
+  readonly yNm: Nanometres;
+  readonly turnDegrees: number;
+  readonly heightNm: Nanometres;
+};
+
 /** A choice nobody confirmed, or a missing measurement, with the words to show. */
 export type OpenPoint = {
   readonly path: string;
@@ -71,7 +80,9 @@ export type WallRules<P> = {
   /** How a wall is built by it: `in studs`. */
   readonly words: string;
   /** How much larger the hole is than its unit; nothing for what was measured as the hole. */
-  readonly allowanceOf: (part: P, opening: Pick<Opening, "kind" | "measuredAs">) => Allowance;
+  readonly allowanceOf: (part: P, opening: Pick<Opening, "kind" | "measuredAs">, system: MeasuringSystem) => Allowance;
+  /** Whether what it is built of goes on round a corner, so that it matters which way the house turns there. */
+  readonly turnsCorners?: boolean;
   /** Least clear length at each side of a new opening. */
   readonly besideOpeningNm: (part: P, context: PartContext) => Nanometres;
 };
@@ -105,8 +116,6 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly functions: readonly FunctionSignature[];
   /** The kind that its assemblies are written for, where that is another: walls by totals take those of drawn walls. */
   readonly assembliesFor?: string;
-  /** Whether nothing can be built on it: the record of a storey. */
-  readonly takesNoAssemblies?: boolean;
   /** The assembly that builds it; absent where nothing is laid out. */
   readonly slot?: Slot<P>;
   /** The part with everything on it as it is built: rough openings at their places. */
@@ -115,13 +124,26 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly draw: (part: P, context: PartContext, around: Surroundings) => D;
   /** How a placed piece lies across the part, for what has pieces. */
   readonly across?: (part: P, piece: Piece, context: PartContext) => Across;
+  /** Where a part whose pieces lie in space by themselves stands on the plan of its storey, and how high above its floor. */
+  readonly placeOf?: (part: P) => PlanPlace;
   readonly problems: (part: P, context: PartContext) => readonly Problem[];
   readonly openPoints: (part: P, context: PartContext) => readonly OpenPoint[];
   /** Whether it waits for a figure before it can be counted; by its open points where a kind does not say. */
   readonly waits?: (part: P) => boolean;
-  readonly dimensions: (part: P) => readonly DimensionSlot[];
+  readonly dimensions: (part: P, context: PartContext) => readonly DimensionSlot[];
   /** The part with one figure set; the figure may be one that follows from others, such as a head height. */
-  readonly withDimension: (part: P, path: string, valueNm: Nanometres, typed: string) => P;
+  readonly withDimension: (
+    part: P,
+    path: string,
+    valueNm: Nanometres,
+    typed: string,
+    context: PartContext,
+    /** As it is built, where that says how a figure is read: a head over a door unit. The part itself where absent. */
+    settled?: P,
+  ) => P;
+  /** Figures that are no lengths, where it has any, and the part with one of them set. */
+  readonly figures?: (part: P) => readonly FigureSlot[];
+  readonly withFigure?: (part: P, path: string, value: number, typed: string) => P;
   readonly withRefused: (part: P, path: string, typed: string | undefined) => P;
   /** With a count that is no figure set; undefined for a name that is none of its counts. */
   readonly withCount?: (part: P, name: string, count: number) => P | undefined;

@@ -21,6 +21,7 @@ export const lengthQuantity = of("length");
 export const areaQuantity = of("area");
 export const volumeQuantity = of("volume");
 export const countQuantity = of("count");
+export const yesNoQuantity = of("yes-no");
 
 /** Something that a part has several of, each with values of its own: the openings of a wall. */
 export type RowsOfPart = { readonly name: string; readonly label: string; readonly columns: readonly Quantity[] };

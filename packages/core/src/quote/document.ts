@@ -5,12 +5,20 @@ import { quotePicturesSchema } from "./settings";
 /** An amount as it is shown: decimal text with two places. */
 const moneySchema = z.string().regex(/^-?\d{1,12}\.\d{2}$/, "An amount with two decimals.");
 
+const optionSchema = z.object({
+  name: z.string(),
+  /** Whether the total has it in already. */
+  taken: z.boolean(),
+  difference: moneySchema,
+  paragraphs: z.array(z.string()),
+});
+
 /**
  * The quote as the customer reads it. Nothing internal has a place in it: no cost, markup, margin or hours.
  * An issued quote is this record, kept as it was.
  */
 export const quoteDocumentSchema = z.object({
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   number: z.string().max(40),
   /** ISO dates. */
   date: z.iso.date(),
@@ -23,6 +31,8 @@ export const quoteDocumentSchema = z.object({
   /** By the ids of the job's photos. Quotes issued before there were any have none. */
   pictures: quotePicturesSchema.default([]),
   sections: z.array(z.object({ heading: z.string(), paragraphs: z.array(z.string()), price: moneySchema.nullable() })),
+  /** What the customer can take beside it: what the total is more by, and what is then done. */
+  options: z.array(optionSchema).max(60),
   priceBeforeTax: moneySchema,
   tax: z.object({ name: z.string(), percent: z.string(), amount: moneySchema }),
   total: moneySchema,
@@ -35,5 +45,5 @@ export type QuoteDocument = z.infer<typeof quoteDocumentSchema>;
 export const quoteDocumentRecord: RecordKind<QuoteDocument> = {
   name: "Quote",
   schema: quoteDocumentSchema,
-  migrations: [],
+  migrations: [{ to: 2, name: "options", up: (quote) => ({ ...quote, options: [] }) }],
 };

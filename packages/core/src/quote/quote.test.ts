@@ -31,7 +31,7 @@ describe("the quote", () => {
     const partition = {
       ...wall,
       openings: [],
-      parameters: { ...wall.parameters, bearing: { value: false, assumed: false } },
+      choices: { ...wall.choices, bearing: false },
     };
     expect(quote({}, [partition]).sections[0]?.paragraphs).toEqual([
       "Frame 16 ft of wall, 8 ft 1 1/8 in high, in 2 × 4 studs at 16 in, with a double top plate.",

@@ -22,6 +22,7 @@ export type QuoteInput = {
   readonly parts: readonly Part[];
   readonly counts: readonly PartCount[];
   readonly buildUp: BuildUp;
+  readonly options: QuoteDocument["options"];
 };
 
 /** Adds days to an ISO date, in UTC so that no time zone moves it. Throws for a date that is none. */
@@ -35,7 +36,7 @@ export function addDays(date: string, days: number): string {
 export function quoteJob(input: QuoteInput): QuoteDocument {
   const { settings, buildUp, job } = input;
   return {
-    schemaVersion: 1,
+    schemaVersion: 2,
     number: input.number,
     date: input.date,
     validUntil: addDays(input.date, settings.validDays),
@@ -46,6 +47,7 @@ export function quoteJob(input: QuoteInput): QuoteDocument {
     intro: settings.intro,
     pictures: [...settings.pictures],
     sections: sectionsOf(input),
+    options: [...input.options],
     priceBeforeTax: buildUp.priceBeforeTax,
     tax: { name: buildUp.taxName, percent: buildUp.taxPercent, amount: buildUp.tax },
     total: buildUp.total,
@@ -54,6 +56,11 @@ export function quoteJob(input: QuoteInput): QuoteDocument {
     terms: settings.terms,
   };
 }
+
+/** What options that were taken say of a part, each sentence once. */
+const takenWords = (lines: readonly CountLine[]): string[] => [
+  ...new Set(lines.flatMap(({ option }) => (option?.words ? [option.words] : []))),
+];
 
 /** Who supplies what the builder does not: said to the customer with how much it is. */
 function supplyWords(lines: readonly CountLine[], { system, currency }: QuoteInput["job"]): string[] {
@@ -71,7 +78,10 @@ function sectionsOf({ parts, counts, buildUp, settings, job }: QuoteInput): Quot
     return buildUp.byPart.find((each) => each.partId === partId)?.price ?? "0.00";
   };
   const scopes = new Map(
-    counts.map((count) => [count.partId, [...count.scope, ...supplyWords(count.lines, job)]] as const),
+    counts.map(
+      (count) =>
+        [count.partId, [...count.scope, ...takenWords(count.lines), ...supplyWords(count.lines, job)]] as const,
+    ),
   );
   const countedIds = new Set(counts.filter((count) => count.lines.length > 0).map((count) => count.partId));
   const sections = parts

@@ -1,6 +1,7 @@
 import { assemblyRecord, blankAssembly, plainSet, standardRecord } from "../assemblies";
 import { companySettingsRecord, jobRecord, startJob } from "../job";
 import { PART_KINDS, readPart, readStoredPart, unknownPart } from "../kinds";
+import { FIRST_ALLOWANCES, FIRST_UNASKED } from "../kinds/stud-wall/earlierFraming";
 import type { Migration } from "../migrations/migrate";
 import { newestVersion } from "../migrations/migrate";
 import { priceItemRecord } from "../order";
@@ -19,32 +20,51 @@ const wall = {
   ...PART_KINDS["stud-wall"].defaults("w", "Wall", context),
   openings: [openingOf("door", "d", { positionNm: feet(2), widthNm: feet(3), heightNm: inches(82.5) })],
 };
+const earlierParameters = (values: Readonly<Record<string, number | string | boolean>>) =>
+  Object.fromEntries(Object.entries(values).map(([name, value]) => [name, { value, assumed: true }]));
 const unit = ["doorAllowanceWidthNm", "doorAllowanceHeightNm", "windowAllowanceNm"];
-const six = ({ studSize, spacingNm, bottomPlates, topPlates, bearing, sheathed }: typeof wall.parameters) => ({
-  studSize,
-  spacingNm,
-  bottomPlates,
-  topPlates,
-  bearing,
-  sheathed,
+const six = earlierParameters({
+  studSize: "2x4",
+  spacingNm: inches(16),
+  bottomPlates: 1,
+  topPlates: 2,
+  bearing: false,
+  sheathed: false,
 });
+const parameters = { ...FIRST_UNASKED, ...FIRST_ALLOWANCES, ...six };
+const wallOf5 = {
+  ...wall,
+  schemaVersion: 5,
+  parameters: {
+    ...parameters,
+    topPlates: { value: 1, assumed: false },
+    twoJacksFromNm: { value: feet(5), assumed: false },
+  },
+  choices: { waste: 12 },
+};
 const wallOf4 = {
   ...wall,
   schemaVersion: 4,
-  parameters: { ...wall.parameters, spacingNm: { value: inches(6), assumed: false } },
+  parameters: { ...parameters, spacingNm: { value: inches(6), assumed: false } },
 };
 const wallOf3 = {
   ...wall,
   schemaVersion: 3,
-  parameters: without(wall.parameters, ...unit),
+  parameters: without(parameters, ...unit),
   openings: wall.openings.map((each) => without(each, "measuredAs", "along")),
 };
 const wallOf2 = {
   ...without(wallOf3, "shape", "repeats", "assembly", "choices", "uses", "handSet"),
   schemaVersion: 2,
-  parameters: six(wall.parameters),
+  parameters: six,
 };
 const wallOf1 = { ...without(wallOf2, "plan", "ends", "meetings", "notes", "photos"), schemaVersion: 1, storey: "" };
+
+const beforeLimits = (kind: "masonry-wall" | "pier") => ({
+  ...without(PART_KINDS[kind].defaults("m", "M", context), "openingArea"),
+  schemaVersion: 1,
+  choices: { bedJoint: 0, bond: "heap", firstCourse: inches(4), mixer: 3 },
+});
 
 const job = startJob(
   { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" },
@@ -67,14 +87,18 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
     "framed-by-assemblies": wallOf2,
     "unit-sizes-and-places": wallOf3,
     "spacings-that-can-be-built": wallOf4,
+    "framing-among-the-choices": wallOf5,
   },
+  "masonry-wall": { "choices-that-stand": beforeLimits("masonry-wall") },
+  pier: { "choices-that-stand": beforeLimits("pier") },
   room: { "unit-sizes": { ...room, schemaVersion: 1 } },
   "wall-totals": {
     "spacings-that-can-be-built": {
       ...totals,
       schemaVersion: 1,
-      parameters: { ...totals.parameters, blockingEveryNm: { value: 10_000, assumed: false } },
+      parameters: { ...parameters, blockingEveryNm: { value: 10_000, assumed: false } },
     },
+    "framing-among-the-choices": { ...totals, schemaVersion: 2, parameters },
   },
   storey: {
     "floor-levels": {
@@ -82,9 +106,22 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
       schemaVersion: 1,
     },
   },
+  "House standard": {
+    "tables-of-the-company": {
+      schemaVersion: 1,
+      id: "s",
+      version: 1,
+      name: "S",
+      system: "metric",
+      parameters: [],
+      waste: [],
+      productivity: [],
+    },
+  },
   Job: {
     "cutting-and-standard": { ...without(jobOf2, "cutting", "standard"), schemaVersion: 1 },
     "pictures-on-the-quote": jobOf2,
+    "options-taken": { ...without(job, "optionsTaken"), schemaVersion: 3 },
   },
   Assembly: {
     "bolts-and-least-values": {
@@ -93,7 +130,28 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
       framing: { ...without(framing ?? {}, "boltLeastFromEndNm"), boltSpacingNm: 1 },
     },
     "supply-and-words": { ...unframed, schemaVersion: 4 },
+    options: { ...unframed, schemaVersion: 5 },
     "slots-and-tables": { ...without(unframed, "slot", "tables"), schemaVersion: 3, framing },
+  },
+  Quote: {
+    options: {
+      schemaVersion: 1,
+      number: "1",
+      date: "2026-11-02",
+      validUntil: "2026-12-02",
+      company: { name: "N", address: "" },
+      customer: { name: "C", site: "" },
+      title: "T",
+      currency: "GBP",
+      intro: "",
+      sections: [],
+      priceBeforeTax: "0.00",
+      tax: { name: "VAT", percent: "20", amount: "0.00" },
+      total: "0.00",
+      exclusions: [],
+      notes: [],
+      terms: "",
+    },
   },
   Pricing: { "measured-units-by-name": oldPricing },
   "Company settings": {
@@ -140,12 +198,19 @@ describe("every migration of every kind of record", () => {
 
   it("says what it is meant to: spacings at their least, tasks by their measure, walls framed as they were", () => {
     expect(readPart(wallOf4)).toMatchObject({
-      value: { parameters: { spacingNm: { value: 200_000_000, assumed: false } } },
+      value: { choices: { spacing: 200_000_000 } },
     });
+    // Joints of nothing and a bond there is not go; what can be built by, and what is the assembly's own, stays.
+    for (const kind of ["masonry-wall", "pier"] as const) {
+      const lifted = readPart(beforeLimits(kind));
+      expect(lifted).toMatchObject({ value: { choices: { firstCourse: inches(4), mixer: 3 } } });
+      expect(JSON.stringify(lifted)).not.toMatch(/bedJoint|heap/);
+    }
+    // What was confirmed stands, beside what the assembly's own parameters were chosen to be; what was assumed follows again.
+    expect(readPart(wallOf5)).toMatchObject({ value: { choices: { waste: 12, topPlates: 1, twoJacksFrom: feet(5) } } });
+    expect(readPart({ ...wallOf5, parameters })).toMatchObject({ value: { choices: { waste: 12 } } });
     expect(readRecord(pricingRecord, oldPricing)).toMatchObject({ value: { tasks: [{ unit: "area" }] } });
-    expect(
-      readPart({ ...wallOf2, parameters: { ...wallOf2.parameters, sheathed: { value: true, assumed: false } } }),
-    ).toMatchObject({
+    expect(readPart({ ...wallOf2, parameters: { ...six, sheathed: { value: true, assumed: false } } })).toMatchObject({
       value: { assembly: { id: "outside-wall" }, openings: [{ measuredAs: "rough", along: "from-left" }] },
     });
   });

@@ -73,7 +73,7 @@ export const arbitraryWall: fc.Arbitrary<StudWall> = fc
         kingsPerSide: each.kingsPerSide,
         sillPlies: each.sillPlies,
         bottomPlates: each.bottomPlates,
-        blockingEveryNm: inches(each.blocking),
+        blockingEvery: inches(each.blocking),
         layoutFrom: each.layoutFrom,
       },
     });

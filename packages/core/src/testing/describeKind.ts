@@ -1,4 +1,3 @@
-import equal from "fast-deep-equal";
 import { partContext } from "../assemblies";
 import { countPart, type PartCount } from "../count";
 import { itemIdOf, type Piece } from "../drawing/piece";
@@ -30,7 +29,7 @@ export function describeKind<P extends Part>(kind: PartKind<P>, samples: readonl
       const { system, part } = sample;
       const context = partContext(system, library);
       const count = (each: Part) => countPart(each, system, library);
-      const own = kind.dimensions(part).filter((slot) => !slot.typedOn && slot.dimension.valueNm !== null);
+      const own = kind.dimensions(part, context).filter((slot) => !slot.typedOn && slot.dimension.valueNm !== null);
 
       it("is stored and read again as it is, in the version its schema names", () => {
         const read = readStoredPart(plain(part));
@@ -51,7 +50,7 @@ export function describeKind<P extends Part>(kind: PartKind<P>, samples: readonl
           for (const { path, dimension } of own) {
             if (path.endsWith(".position") && typed.startsWith("-")) continue;
             const entered = enterDimension(kind, part, path, typed, context);
-            const now = kind.dimensions(entered.part).find((slot) => slot.path === path);
+            const now = kind.dimensions(entered.part, context).find((slot) => slot.path === path);
             expect([path, entered.problem === undefined]).toEqual([path, false]);
             expect(now?.dimension.valueNm).toBe(dimension.valueNm);
             expect(quantities(count(entered.part))).toEqual(before);
@@ -65,7 +64,7 @@ export function describeKind<P extends Part>(kind: PartKind<P>, samples: readonl
       it("is never changed by an entry, so that undo gives back what was there", () => {
         const before = plain(part);
         for (const { path, dimension } of own)
-          kind.withDimension(part, path, (dimension.valueNm ?? 0) + 1_000_000, "typed");
+          kind.withDimension(part, path, (dimension.valueNm ?? 0) + 1_000_000, "typed", context);
         expect(plain(part)).toEqual(before);
       });
 
@@ -73,7 +72,7 @@ export function describeKind<P extends Part>(kind: PartKind<P>, samples: readonl
         const [first, second] = own.filter((slot) => !slot.path.endsWith(".head"));
         if (!first || !second) return;
         const plus = (each: P, slot: typeof first) =>
-          kind.withDimension(each, slot.path, (slot.dimension.valueNm ?? 0) + 1_000_000, "typed");
+          kind.withDimension(each, slot.path, (slot.dimension.valueNm ?? 0) + 1_000_000, "typed", context);
         const merged = mergeParts(part, plus(part, first), plus(part, second));
         expect(plain(merged)).toEqual(plain(plus(plus(part, first), second)));
       });
@@ -100,7 +99,8 @@ export function describeKind<P extends Part>(kind: PartKind<P>, samples: readonl
         const known = new Set(ids);
         for (const line of lines) for (const id of line.pieceIds) expect(known.has(id)).toBe(true);
         const drawn = drawing.kind === "elevation" ? drawing.rectangles.map((each) => each.id) : [];
-        for (const id of drawn) expect(known.has(id) || id === "outline" || isOpening(part, id)).toBe(true);
+        for (const id of drawn)
+          expect(known.has(id) || id === "outline" || kind.nameOfItem?.(part, id) !== undefined).toBe(true);
       });
 
       it("lies where it is drawn, and as deep as its part", () => {
@@ -132,5 +132,3 @@ export function describeKind<P extends Part>(kind: PartKind<P>, samples: readonl
 }
 
 const sizesOf = ({ xNm, yNm, widthNm, heightNm }: Piece): number[] => [xNm, yNm, widthNm, heightNm];
-const isOpening = (part: Part, id: string): boolean =>
-  "openings" in part && Array.isArray(part.openings) && part.openings.some((each) => equal(each.id, id));

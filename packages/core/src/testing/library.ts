@@ -1,15 +1,7 @@
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import { type Assembly, type FramingRules, findAssembly, partContext } from "../assemblies";
 import type { Drawing, ElevationDrawing } from "../drawing/drawing";
-import {
-  confirmedChoice,
-  type FramingParameters,
-  measured,
-  type Opening,
-  type ParameterName,
-  type StudWall,
-  studWallKind,
-} from "../kinds";
+import { type FramingChoices, measured, type Opening, type StudWall, studWallKind, usualFraming } from "../kinds";
 import type { MeasuringSystem, Nanometres } from "../units";
 
 export { library, starterCompanySettings, starterPriceList };
@@ -23,9 +15,9 @@ export function assemblyOf(system: MeasuringSystem, id = "inside-wall"): Assembl
   return found;
 }
 
-export function framingOf(system: MeasuringSystem, id?: string): FramingRules {
+export function framingRulesOf(system: MeasuringSystem, id?: string): FramingRules {
   const { framing } = assemblyOf(system, id);
-  if (!framing) throw new Error(`framingOf: ${id} lays out no frame`);
+  if (!framing) throw new Error(`framingRulesOf: ${id} lays out no frame`);
   return framing;
 }
 
@@ -39,29 +31,27 @@ type WallInput = {
   readonly sheathed?: boolean;
   readonly openings?: readonly Opening[];
   /** Other choices, confirmed. */
-  readonly choices?: { readonly [K in ParameterName]?: FramingParameters[K]["value"] };
+  readonly choices?: Partial<FramingChoices>;
   readonly assemblyId?: string;
 };
 
 /** A measured wall for a test; what is not given is the default. */
 export function wallOf(system: MeasuringSystem, input: WallInput): StudWall {
   const start = studWallKind.defaults("wall", "Test wall", contexts[system]);
-  const { parameters } = start;
-  const chosen = Object.entries(input.choices ?? {}).map(([key, value]) => [key, confirmedChoice(value)]);
+  const { spacing, studSize, topPlates } = usualFraming(system);
   return {
     ...start,
     assembly: { id: input.assemblyId ?? start.assembly.id, version: 1 },
     length: measured(input.lengthNm, ""),
     height: measured(input.heightNm, ""),
     openings: [...(input.openings ?? [])],
-    parameters: {
-      ...parameters,
-      spacingNm: confirmedChoice(input.spacingNm ?? parameters.spacingNm.value),
-      studSize: confirmedChoice(input.studSize ?? parameters.studSize.value),
-      topPlates: confirmedChoice(input.topPlates ?? parameters.topPlates.value),
-      bearing: confirmedChoice(input.bearing ?? false),
-      sheathed: confirmedChoice(input.sheathed ?? false),
-      ...Object.fromEntries(chosen),
+    choices: {
+      spacing: input.spacingNm ?? spacing,
+      studSize: input.studSize ?? studSize,
+      topPlates: input.topPlates ?? topPlates,
+      bearing: input.bearing ?? false,
+      sheathed: input.sheathed ?? false,
+      ...input.choices,
     },
   };
 }

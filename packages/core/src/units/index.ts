@@ -1,10 +1,14 @@
 export * from "./area";
 export * from "./boardFeet";
 export * from "./counting";
+export { LONGEST_ENTRY } from "./entryReader";
+export * from "./figure";
 export * from "./formatLength";
 export * from "./length";
 export * from "./listed";
 export * from "./money";
+export * from "./parseArea";
 export * from "./parseLength";
+export * from "./pitch";
 export * from "./quantityType";
 export * from "./volume";

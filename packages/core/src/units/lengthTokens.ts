@@ -1,9 +1,9 @@
 import Fraction from "fraction.js";
 import { type Parsed, parsed, refused } from "../problems/problem";
-import { type MeasuringSystem, NM_PER_CM, NM_PER_INCH, NM_PER_M, NM_PER_MM } from "./length";
+import { type MeasuringSystem, NM_PER_CM, NM_PER_FOOT, NM_PER_INCH, NM_PER_M, NM_PER_MM } from "./length";
 
-/** A value in an entry: a length in nanometres, or a bare number that takes the job's own unit when it must. */
-export type Quantity = { readonly kind: "length" | "bare"; readonly amount: Fraction };
+/** A value in an entry: a length in nanometres, an area in square ones, or a bare number that takes the job's own unit when it must. */
+export type Quantity = { readonly kind: "length" | "area" | "bare"; readonly amount: Fraction };
 
 export type Token =
   | { readonly type: "quantity"; readonly quantity: Quantity }
@@ -48,6 +48,8 @@ const DASHED = new RegExp(`^(\\d+)-(\\d+(?:[ -]${VULGAR_FRACTION})?)(?![\\d./]| 
 const INCHES = new RegExp(`^(${MIXED}) ?${INCH_MARK}`);
 const METRIC = new RegExp(`^(${DECIMAL}) ?(mm|cm|m)\\b`);
 const BARE = new RegExp(`^(${MIXED})(?![\\d.])`);
+const SQUARE = String.raw`(sq\.? ?ft\b|ft2\b|ft²|square feet\b|sq\.? ?m\b|m2\b|m²|square metres\b)`;
+const AREA = new RegExp(`^(${MIXED}) ?${SQUARE}`);
 const METRIC_NM: Readonly<Record<string, number>> = { mm: NM_PER_MM, cm: NM_PER_CM, m: NM_PER_M };
 
 function mixedNumber(text: string): Fraction | undefined {
@@ -80,7 +82,17 @@ function matchDashed(rest: string, system: MeasuringSystem): Match {
   return lengthOf(match[0], new Fraction(match[1]).mul(12).add(inchPart), NM_PER_INCH);
 }
 
+function matchArea(rest: string): Match {
+  const match = AREA.exec(rest);
+  if (!match?.[1]) return undefined;
+  const sideNm = /f/.test(match[2] ?? "") ? NM_PER_FOOT : NM_PER_M;
+  const amount = mixedNumber(match[1])?.mul(new Fraction(sideNm).pow(2) ?? 0);
+  return amount ? { length: match[0].length, quantity: { kind: "area", amount } } : "zero-fraction";
+}
+
 function matchQuantity(rest: string, system: MeasuringSystem): Match {
+  const area = matchArea(rest);
+  if (area) return area;
   const feetAndInches = matchFeetAndInches(rest);
   if (feetAndInches) return feetAndInches;
   const inch = INCHES.exec(rest);
@@ -108,7 +120,12 @@ const SIGNS: Readonly<Record<string, "+" | "-" | "*" | "/" | "(" | ")">> = {
 };
 
 /** Cuts an entry into quantities and signs. `system` decides what a dash between two bare figures means. */
-export function tokeniseLength(text: string, system: MeasuringSystem): Parsed<readonly Token[]> {
+export function tokeniseLength(
+  text: string,
+  system: MeasuringSystem,
+  /** What the entry is to be, for saying what is no part of it. */
+  what = "a length",
+): Parsed<readonly Token[]> {
   let rest = normaliseMarks(text);
   if (/\d,\d/.test(rest)) {
     return refused("comma", "A comma could mean a thousand or a decimal. Write 1200 or 1.2 instead.");
@@ -126,7 +143,7 @@ export function tokeniseLength(text: string, system: MeasuringSystem): Parsed<re
       continue;
     }
     const sign = SIGNS[rest.charAt(0)];
-    if (!sign) return refused("not-a-length", `“${rest.slice(0, 12)}” is not part of a length.`);
+    if (!sign) return refused("not-a-length", `“${rest.slice(0, 12)}” is not part of ${what}.`);
     tokens.push({ type: "sign", sign });
     rest = rest.slice(1).trimStart();
   }

@@ -1,9 +1,10 @@
 import { type Dimension, measured } from "../parts/dimension";
 import { changeById, figureSetters } from "../parts/figures";
 import type { Allowance, Opening } from "../parts/opening";
-import type { DimensionSlot } from "../parts/partKind";
-import type { Nanometres } from "../units";
+import type { DimensionSlot, PartContext } from "../parts/partKind";
+import type { MeasuringSystem, Nanometres } from "../units";
 import { headNm } from "./openings";
+import { PITCH_PATH, pitchFigures, withPitch } from "./pitch";
 import type { Wall, WallOnPlan, WallShape } from "./schema";
 
 type OpeningField = "width" | "height" | "sill" | "position";
@@ -12,17 +13,17 @@ type OpeningField = "width" | "height" | "sill" | "position";
 type Manner<W> = {
   /** What the size of a hole is called: `Rough` width. */
   readonly holeWords: string;
-  readonly allowanceOf: (wall: W, opening: Opening) => Allowance;
+  readonly allowanceOf: (wall: W, opening: Opening, system: MeasuringSystem) => Allowance;
 };
 
 /** The order a tape goes: the wall, then each opening from its left. */
-function wallDimensions<W extends Wall>(wall: W, manner: Manner<W>): readonly DimensionSlot[] {
-  if (wall.plan) return dimensionsOnPlan(wall, wall.plan, manner);
+function wallDimensions<W extends Wall>(wall: W, manner: Manner<W>, system: MeasuringSystem): readonly DimensionSlot[] {
+  if (wall.plan) return dimensionsOnPlan(wall, wall.plan, manner, system);
   return [
     { path: "length", label: "Length", of: "", dimension: wall.length },
     { path: "height", label: heightLabel(wall), of: "", dimension: wall.height },
     ...shapeSlots(wall),
-    ...wall.openings.flatMap((opening) => openingSlots(wall, opening, manner)),
+    ...wall.openings.flatMap((opening) => openingSlots(wall, opening, manner, system)),
   ];
 }
 
@@ -48,6 +49,9 @@ function shapeSlots({ shape }: Wall): DimensionSlot[] {
 
 /** The shape with one of its figures changed; undefined for a path that is none. */
 function withShapeFigure(shape: WallShape, path: string, to: (now: Dimension) => Dimension): WallShape | undefined {
+  if (path === PITCH_PATH) {
+    return withShapeFigure(shape, shape.how === "gable" ? "shape.peakHeight" : "shape.highHeight", to);
+  }
   if (shape.how === "slope" && path === "shape.highHeight") return { ...shape, highHeight: to(shape.highHeight) };
   if (shape.how === "gable" && path === "shape.peakHeight") return { ...shape, peakHeight: to(shape.peakHeight) };
   if (shape.how === "gable" && path === "shape.peakAt") return { ...shape, peakAt: to(shape.peakAt) };
@@ -62,6 +66,7 @@ function dimensionsOnPlan<W extends Wall>(
   wall: W,
   { roomId, hostId, stretch, underCeiling, lengthPath }: WallOnPlan,
   manner: Manner<W>,
+  system: MeasuringSystem,
 ): readonly DimensionSlot[] {
   const own: DimensionSlot[] =
     stretch.how === "part"
@@ -79,12 +84,17 @@ function dimensionsOnPlan<W extends Wall>(
     { path: "height", label: heightLabel(wall), of: "", dimension: wall.height, ...ofCeiling("height") },
     ...shapeSlots(wall).map((slot) => ({ ...slot, ...ofCeiling("highHeight") })),
     ...wall.openings
-      .flatMap((opening) => openingSlots(wall, opening, manner))
+      .flatMap((opening) => openingSlots(wall, opening, manner, system))
       .map((slot) => ({ ...slot, typedOn: { partId: roomId, path: slot.path } })),
   ];
 }
 
-function openingSlots<W extends Wall>(wall: W, opening: Opening, manner: Manner<W>): DimensionSlot[] {
+function openingSlots<W extends Wall>(
+  wall: W,
+  opening: Opening,
+  manner: Manner<W>,
+  system: MeasuringSystem,
+): DimensionSlot[] {
   const byUnit = opening.measuredAs === "unit";
   const size = byUnit ? "Unit" : manner.holeWords;
   const from = byUnit ? "From left end to the unit" : "From left end";
@@ -100,7 +110,7 @@ function openingSlots<W extends Wall>(wall: W, opening: Opening, manner: Manner<
     slot("height", `${size} height`, opening.height),
   ];
   if (opening.kind === "door") return always;
-  const roughHeadNm = headNm(opening) + manner.allowanceOf(wall, opening).heightNm;
+  const roughHeadNm = headNm(opening) + manner.allowanceOf(wall, opening, system).heightNm;
   const head = { valueNm: roughHeadNm, typed: "", assumed: opening.height.assumed };
   return [...always, slot("sill", "Sill height", opening.sill), slot("head", "Head height", head)];
 }
@@ -130,17 +140,29 @@ function withFigure<W extends Wall>(wall: W, path: string, to: (now: Dimension) 
   return changeOpening(wall, target.id, (opening) => ({ ...opening, [field]: to(opening[field]) }));
 }
 
-/** `dimensions`, `withDimension` and `withRefused` of a kind of wall. A head height sets the opening's height above its sill. */
+/** What a kind of wall says of its figures. A head height sets the opening's height above its sill. */
 export function wallFigures<W extends Wall>(manner: Manner<W>) {
   const { withDimension, withRefused } = figureSetters<W>(withFigure);
   return {
-    dimensions: (wall: W) => wallDimensions(wall, manner),
+    dimensions: (wall: W, { system }: PartContext) => wallDimensions(wall, manner, system),
     withRefused,
-    withDimension: (wall: W, path: string, valueNm: Nanometres, typed: string): W => {
+    figures: (wall: W) => pitchFigures(wall),
+    withFigure: (wall: W, path: string, value: number, typed: string): W => {
+      if (path !== PITCH_PATH) throw new Error(`withFigure: "${path}" is not one of a wall's figures`);
+      return withPitch(wall, value, typed);
+    },
+    withDimension: (
+      wall: W,
+      path: string,
+      valueNm: Nanometres,
+      typed: string,
+      { system }: PartContext,
+      settled: W = wall,
+    ): W => {
       const target = splitPath(path);
       if (target?.field !== "head") return withDimension(wall, path, valueNm, typed);
       const height = (opening: Opening) =>
-        measured(valueNm - (opening.sill.valueNm ?? 0) - manner.allowanceOf(wall, opening).heightNm, typed);
+        measured(valueNm - (opening.sill.valueNm ?? 0) - manner.allowanceOf(settled, opening, system).heightNm, typed);
       return changeOpening(wall, target.id, (opening) => ({ ...opening, height: height(opening) }));
     },
   };

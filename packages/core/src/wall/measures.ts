@@ -6,8 +6,11 @@ import type { Wall } from "./schema";
 /** With the triangle of a gable or slope. */
 export const grossAreaOf = (wall: Wall): SquareMetres => areaUnder(profileOf(wall));
 
-export const openingAreaOf = (wall: Wall): SquareMetres =>
-  wall.openings.reduce((sum, opening) => sum + areaOf(opening.width.valueNm ?? 0, opening.height.valueNm ?? 0), 0);
+/** Of the openings that are entered; where none is, what was entered for them all. */
+export const openingAreaOf = ({ openings, openingArea }: Wall): SquareMetres =>
+  openings.length === 0
+    ? (openingArea?.value ?? 0)
+    : openings.reduce((sum, opening) => sum + areaOf(opening.width.valueNm ?? 0, opening.height.valueNm ?? 0), 0);
 
 export const netAreaOf = (wall: Wall): SquareMetres => grossAreaOf(wall) - openingAreaOf(wall);
 

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { dimensionSchema } from "../parts/dimension";
+import type { Figure } from "../parts/figure";
 import { openingSchema } from "../parts/opening";
 
 /** Which wall of a room it is built as, and how much of it; its figures then come from the plan. */
@@ -49,6 +50,8 @@ export const wallFields = {
   plan: wallOnPlanSchema.nullable(),
   /** How each end stands: seen from the side that positions are measured from. */
   ends: z.object({ left: z.enum(WALL_ENDS), right: z.enum(WALL_ENDS) }),
+  /** Which of its corners the house turns inwards: the outside of the wall is then on the inner side of the turn. Outwards where absent. */
+  insideCorners: z.object({ left: z.boolean(), right: z.boolean() }).optional(),
   /** Walls that meet this one between its ends: the centre of each from the left end. */
   meetings: z.array(z.object({ positionNm: z.int(), thicknessNm: z.int(), withName: z.string().max(160) })).max(60),
   length: dimensionSchema,
@@ -60,4 +63,8 @@ export const wallFields = {
   repeats: z.int().min(1).max(500),
 };
 const wallSchema = z.object(wallFields);
-export type Wall = z.infer<typeof wallSchema> & { readonly name: string };
+export type Wall = z.infer<typeof wallSchema> & {
+  readonly name: string;
+  /** Of all openings together, where a material can be priced without each of them. */
+  readonly openingArea?: Figure;
+};

@@ -1,4 +1,4 @@
-import { type Assembly, problemsOf, runExamples } from "@wide-porch/core/reckoning";
+import { type Assembly, type AssemblyTable, problemsOf, runExamples, withTables } from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import { unfit } from "../http/problemDetails";
 import type { AssemblyResults } from "./entity";
@@ -16,7 +16,12 @@ export function requireSound(assembly: Assembly, others: readonly Assembly[] = [
  * Works a version's examples, before it is stored: reading the list of assemblies then works nothing. An example that breaks
  * off is one that does not come out.
  */
-export function resultsOf(assembly: Assembly, others: readonly Assembly[] = []): AssemblyResults {
+export function resultsOf(
+  written: Assembly,
+  others: readonly Assembly[] = [],
+  tables: readonly AssemblyTable[] = [],
+): AssemblyResults {
+  const assembly = withTables(written, tables);
   const problems = problemsOf(assembly, others).length;
   const all = { ...library, assemblies: [...others] };
   const failing = assembly.examples.filter((example) => {

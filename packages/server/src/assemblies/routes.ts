@@ -15,7 +15,7 @@ import { notFound, unfit } from "../http/problemDetails";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
 import { requireSound, resultsOf } from "./results";
 import { shownTo } from "./shownTo";
-import { assembliesOf, newestOf, newestStandard } from "./store";
+import { assembliesOf, companyTables, newestOf, newestStandard } from "./store";
 import { retire, saveVersion } from "./versions";
 
 const assemblyAnswerSchema = z
@@ -89,7 +89,8 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
       const { basedOn } = body.assembly;
       const bases = await assembliesOf(dataSource, user.companyId, body.assembly.system, basedOn ? [basedOn] : []);
       requireSound(body.assembly, bases);
-      const more = { results: resultsOf(body.assembly, bases) };
+      const tables = await companyTables(dataSource, user.companyId, body.assembly.system);
+      const more = { results: resultsOf(body.assembly, bases, tables) };
       return assemblyAnswer(
         await saveVersion(dataSource, assemblyEntity, key, body.baseVersion, body.assembly, user.id, more),
       );

@@ -1,6 +1,7 @@
 import {
   type Assembly,
   type AssemblyRef,
+  type AssemblyTable,
   type HouseStandard,
   type Job,
   type Library,
@@ -71,6 +72,13 @@ export async function standardOf(
   const { id, version } = job.standard;
   const row = await source.getRepository(standardEntity).findOneBy({ companyId, system: job.system, id, version });
   return row && isKnown(row) ? row.data : undefined;
+}
+
+/** What assemblies of a system can look up beside their own tables: those of the standards that are not put away. */
+export async function companyTables(source: Source, companyId: string, system: string): Promise<AssemblyTable[]> {
+  const rows = await newestOf(source, standardEntity, companyId);
+  const own = rows.filter((row) => row.system === system && !row.retired && isKnown(row));
+  return own.flatMap((row) => row.data.tables);
 }
 
 /** The newest version of a standard that is not put away; null where there is none of that id. */

@@ -9,10 +9,21 @@ const database = ownDatabase();
 
 /** A wall as it was stored before assemblies: six choices, no shape, no uses. */
 function oldWall(id: string) {
-  const { shape: _s, repeats: _r, assembly: _a, choices: _c, uses: _u, handSet: _h, parameters, ...rest } = newWall(id);
-  const { studSize, spacingNm, bottomPlates, topPlates, bearing } = parameters;
+  const { shape: _s, repeats: _r, assembly: _a, choices: _c, uses: _u, handSet: _h, ...rest } = newWall(id);
+  const assumed = (value: number | string | boolean) => ({ value, assumed: true });
   const sheathed = { value: true, assumed: false };
-  return { ...rest, schemaVersion: 2, parameters: { studSize, spacingNm, bottomPlates, topPlates, bearing, sheathed } };
+  return {
+    ...rest,
+    schemaVersion: 2,
+    parameters: {
+      studSize: assumed("2x4"),
+      spacingNm: assumed(406_400_000),
+      bottomPlates: assumed(1),
+      topPlates: assumed(2),
+      bearing: assumed(false),
+      sheathed,
+    },
+  };
 }
 
 describe("a database from before assemblies", () => {
@@ -47,15 +58,15 @@ describe("a database from before assemblies", () => {
     };
     const lifted = partSchema.parse(await read("part"));
     expect(lifted).toMatchObject({
-      schemaVersion: 5,
+      schemaVersion: 6,
       assembly: { id: "outside-wall", version: 1 },
       shape: { how: "level" },
       repeats: 1,
       uses: [],
-      parameters: { sheathed: { value: true, assumed: false }, cornerStyle: { value: "three-stud", assumed: true } },
+      choices: { sheathed: true },
     });
     expect(jobSchema.parse(await read("job"))).toMatchObject({
-      schemaVersion: 3,
+      schemaVersion: 4,
       standard: null,
       quote: { pictures: [] },
       cutting: { yard: [] },

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { jobSchema, partSchema, quoteDocumentSchema, startJob } from "@wide-porch/core";
+import { jobSchema, partSchema, quoteDocumentRecord, readStored, startJob } from "@wide-porch/core";
 import { starterCompanySettings } from "@wide-porch/library";
 import { jsonOf, ownDatabase } from "../testing/ownDatabase";
 import { newWall } from "../testing/testServer";
@@ -11,8 +11,8 @@ const dimension = (valueNm: number) => ({ valueNm, typed: "", assumed: false });
 
 /** A wall as it was stored when every opening was rough and measured from the left end. */
 function oldWall(id: string) {
-  const { parameters, ...rest } = newWall(id);
-  const { doorAllowanceWidthNm: _w, doorAllowanceHeightNm: _h, windowAllowanceNm: _n, ...before } = parameters;
+  const rest = newWall(id);
+  const before = { spacingNm: { value: 304_800_000, assumed: false }, topPlates: { value: 2, assumed: true } };
   const opening = {
     id: "d",
     kind: "door",
@@ -94,14 +94,14 @@ describe("a database from before unit sizes and pictures", () => {
       return jsonOf(row.data);
     };
     expect(partSchema.parse(await read("part", "data"))).toMatchObject({
-      schemaVersion: 5,
+      schemaVersion: 6,
       openings: [{ name: "Door 1", measuredAs: "rough", along: "from-left" }],
-      parameters: { doorAllowanceWidthNm: { value: 50_800_000, assumed: true } },
+      choices: { spacing: 304_800_000 },
     });
-    expect(jobSchema.parse(await read("job", "data"))).toMatchObject({ schemaVersion: 3, quote: { pictures: [] } });
+    expect(jobSchema.parse(await read("job", "data"))).toMatchObject({ schemaVersion: 4, quote: { pictures: [] } });
     const document = await read("quote", "document");
     expect(document).toEqual({ ...oldQuote, pictures: [] });
-    expect(quoteDocumentSchema.parse(document).total).toBe("1.00");
+    expect(readStored(quoteDocumentRecord, document)).toMatchObject({ value: { total: "1.00", options: [] } });
 
     // Run again, as after a crash half-way, it changes nothing.
     await migration.up(runner);

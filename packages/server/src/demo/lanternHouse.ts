@@ -1,5 +1,4 @@
 import {
-  confirmedChoice,
   enterDimension,
   feet,
   inches,
@@ -198,19 +197,19 @@ function onPlan(demo: DemoWall, rooms: readonly Room[], newId: () => string, con
     location: demo.location,
     plan: { roomId: room.id, hostId: demo.host, stretch: demo.stretch },
     assembly: { id: demo.assembly, version: 1 },
-    parameters: parametersOf(start, demo),
+    choices: choicesOf(demo),
   };
 }
 
-const parametersOf = (
-  { parameters }: StudWall,
-  { studSize, bearing, sheathed }: Pick<DemoWall, "studSize" | "bearing" | "sheathed">,
-): StudWall["parameters"] => ({
-  ...parameters,
-  studSize: confirmedChoice<string>(studSize),
-  bearing: confirmedChoice(bearing),
-  sheathed: confirmedChoice(sheathed),
-  ...(bearing ? { topPlates: confirmedChoice(2) } : {}),
+const choicesOf = ({
+  studSize,
+  bearing,
+  sheathed,
+}: Pick<DemoWall, "studSize" | "bearing" | "sheathed">): StudWall["choices"] => ({
+  studSize,
+  bearing,
+  sheathed,
+  ...(bearing ? { topPlates: 2 } : {}),
 });
 
 type LoneOpening = {
@@ -237,12 +236,12 @@ function enter(wall: StudWall, path: string, typed: string, context: PartContext
 
 function houseWall(newId: () => string, context: PartContext): StudWall {
   const start = studWallKind.defaults(newId(), "House wall", context);
-  const choices = parametersOf(start, { studSize: "2x6", bearing: false, sheathed: true });
+  const choices = choicesOf({ studSize: "2x6", bearing: false, sheathed: true });
   const wall: StudWall = {
     ...start,
     location: "Wrap-around porch",
     assembly: { id: "outside-wall", version: 1 },
-    parameters: choices,
+    choices,
   };
   const sized = enter(enter(wall, "length", "24'", context), "height", "9'1 1/8", context);
   return HOUSE_WALL.reduce((current, demo, index) => withLoneOpening(current, demo, index, context), sized);

@@ -101,13 +101,13 @@ describe("a worked example that goes wrong", () => {
 
 describe("figures that lay out millions of pieces", () => {
   it.each([
-    ["blocking every 0.01 mm", "blockingEveryNm", 10_000],
-    ["studs every millimetre", "spacingNm", 1_000_000],
+    ["blocking every 0.01 mm", "blockingEvery", 10_000],
+    ["studs every millimetre", "spacing", 1_000_000],
   ])("%s is refused by the part's own limits", async (_, key, value) => {
     const wall = newWall();
-    const parameters = { ...wall.parameters, [key]: { value, assumed: false } };
-    expect((await put(ros, { ...wall, parameters } as never).expect(422)).body.problems[0].path).toContain(
-      `parameters.${key}`,
+    const choices = { ...wall.choices, [key]: value };
+    expect((await put(ros, { ...wall, choices } as never).expect(422)).body.problems[0].path).toContain(
+      `choices.${key}`,
     );
   });
 

@@ -273,6 +273,20 @@ describe("what changed since", () => {
     expect(three).toMatchObject({ change: two.change + 1, changed: { parts: [], job: { job: { title: "Renamed" } } } });
   });
 
+  it("has no assembly in a version that the device says it has, whole or changed", async () => {
+    const id = await newJob();
+    await put(id, newWall()).expect(200);
+    const { body: whole } = await ros.get(`/api/v1/jobs/${id}`).expect(200);
+    const known = whole.assemblies.map((each: { id: string; version: number }) => `${each.id}@${each.version}`);
+    const ask = (path: string) => ros.get(`/api/v1/jobs/${id}${path}known=${encodeURIComponent(known.join(","))}`);
+    expect(known.length).toBeGreaterThan(0);
+    expect((await ask("?").expect(200)).body.assemblies).toEqual([]);
+    expect((await ask("/changes?since=0&").expect(200)).body.changed.assemblies).toEqual([]);
+    const others = await ros.get(`/api/v1/jobs/${id}?known=${known[0]}x,,@,${"y".repeat(200)}`).expect(200);
+    expect(others.body.assemblies).toEqual(whole.assemblies);
+    await ros.get(`/api/v1/jobs/${id}?known=${"y".repeat(9000)}`).expect(422);
+  });
+
   it("is told to nobody outside the company, of no job that is not there, and by no number that is none", async () => {
     const id = await newJob();
     await stranger.get(`/api/v1/jobs/${id}/changes?since=1`).expect(404);

@@ -1,10 +1,11 @@
 import { randomUUID } from "node:crypto";
 import {
+  type Assembly,
   assemblySchema,
   type CountLine,
   houseStandardSchema,
   type Job,
-  jobSchema,
+  jobChangesSchema as jobFieldsSchema,
   newJobSchema,
   plainLine,
   reckonJob,
@@ -30,10 +31,7 @@ const pageSchema = z.object({
   perPage: z.coerce.number().int().min(1).max(100).default(50),
 });
 
-const changesSchema = jobSchema
-  .pick({ title: true, customerName: true, site: true, pricing: true, quote: true, cutting: true, standard: true })
-  .partial()
-  .strict();
+const changesSchema = jobFieldsSchema.strict();
 
 const patchSchema = z
   .object({ commandId: z.uuid(), baseRevision: z.int().min(1), changes: changesSchema })
@@ -49,7 +47,16 @@ const fullJobSchema = z.object({
   standard: houseStandardSchema.nullable(),
 });
 
-const sinceSchema = z.object({ since: z.coerce.number().int().min(0) });
+/** Versions of assemblies that the device has, `id@version`: they are not sent again, as a version never changes. */
+const knownSchema = z
+  .string()
+  .max(8000)
+  .default("")
+  .transform((text) => new Set(text.split(",")));
+const sinceSchema = z.object({ since: z.coerce.number().int().min(0), known: knownSchema });
+
+const unknownTo = (known: ReadonlySet<string>, assemblies: readonly Assembly[]) =>
+  assemblies.filter(({ id, version }) => !known.has(`${id}@${version}`));
 
 const jobChangesSchema = z.object({
   change: z.int(),
@@ -97,8 +104,9 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "A job with its parts",
     status: 200,
+    query: z.object({ known: knownSchema }),
     answer: fullJobSchema,
-    handle: async ({ user, param }) => {
+    handle: async ({ user, param, query: { known } }) => {
       const row = await jobOf(dataSource, user.companyId, param("jobId"));
       const parts = await allPartsOf(dataSource, user.companyId, row.id);
       const { assemblies, standard } = await libraryOf(
@@ -111,7 +119,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
         change: row.changeNumber,
         job: jobAnswer(row, user.role),
         parts: parts.map(partAnswer),
-        assemblies: assemblies.map((each) => shownTo(user.role, each)),
+        assemblies: unknownTo(known, assemblies).map((each) => shownTo(user.role, each)),
         standard: standard ?? null,
       };
     },
@@ -124,7 +132,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 200,
     query: sinceSchema,
     answer: jobChangesSchema,
-    handle: async ({ user, param, query: { since } }) => {
+    handle: async ({ user, param, query: { since, known } }) => {
       const { companyId } = user;
       const change = await changeNumberOf(dataSource, companyId, param("jobId"));
       if (change === since) return { change };
@@ -137,7 +145,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
         changed: {
           job: jobAnswer(row, user.role),
           parts: changed.map(partAnswer),
-          assemblies: assemblies.map((each) => shownTo(user.role, each)),
+          assemblies: unknownTo(known, assemblies).map((each) => shownTo(user.role, each)),
           standard: standard ?? null,
         },
       };

@@ -112,6 +112,22 @@ function sections(pdf: Pdf, quote: QuoteDocument): void {
   }
 }
 
+/** What the customer can take beside it, each with what it adds to the total. */
+function options(pdf: Pdf, quote: QuoteDocument): void {
+  if (quote.options.length === 0) return;
+  heading(pdf, "Options");
+  for (const { name, taken, difference, paragraphs } of quote.options) {
+    paragraph(pdf, `${name}${taken ? ", in this price" : ", not in this price"}`);
+    for (const text of paragraphs) paragraph(pdf, text);
+    amountLine(
+      pdf,
+      taken ? "In the total to pay" : "Added to the total to pay",
+      formatMoney(difference, quote.currency),
+      "text",
+    );
+  }
+}
+
 function totals(pdf: Pdf, quote: QuoteDocument): void {
   keepTogether(pdf, 90);
   pdf.moveDown(0.8);
@@ -154,6 +170,7 @@ export function quotePdf(quote: QuoteDocument, known: QuotePictures = new Map())
   pictures(pdf, quote, known);
   sections(pdf, quote);
   totals(pdf, quote);
+  options(pdf, quote);
   list(pdf, "Please note", quote.notes);
   list(pdf, "Not included", quote.exclusions);
   if (quote.terms.trim() !== "") {

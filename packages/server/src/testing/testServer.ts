@@ -75,8 +75,9 @@ export async function addCompany(dataSource: DataSource, email: string, role: Ro
 }
 
 export const newWall = (id: string = randomUUID()): StudWall => {
-  const wall = studWallKind.defaults(id, "Test wall", partContext("imperial", library));
-  return studWallKind.withDimension(wall, "length", 12 * 12 * 25_400_000, "12'");
+  const imperial = partContext("imperial", library);
+  const wall = studWallKind.defaults(id, "Test wall", imperial);
+  return studWallKind.withDimension(wall, "length", 12 * 12 * 25_400_000, "12'", imperial);
 };
 
 export const NEW_JOB = { title: "Test job", customerName: "A customer", site: "", system: "imperial", currency: "USD" };

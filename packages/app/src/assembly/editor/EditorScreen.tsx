@@ -2,9 +2,11 @@ import {
   type Assembly,
   type AssemblyParameter,
   type AssemblyRule,
+  type AssemblyTable,
   assembledFrom,
   knownNames,
   languageOf,
+  withTables,
   writeAssemblyFile,
 } from "@wide-porch/core";
 import { useLocalSearchParams } from "expo-router";
@@ -24,6 +26,8 @@ import { useAssemblies } from "../../job/rules";
 import { useWide } from "../../theme/useWide";
 import { partWords } from "../ApplySheet";
 import { type Draft, useDraft } from "../drafts";
+import { useCompanyTables } from "../standards";
+import { Tables } from "../Tables";
 import { BuildsOn } from "./BuildsOn";
 import { Examples } from "./Examples";
 import { ParameterRow } from "./ParameterRow";
@@ -73,7 +77,8 @@ function Editor({ draft, mayChange, retired }: EditorProps) {
       ),
     [list, assembly.system],
   );
-  const trial = useTrial(assembly, on, others);
+  const tables = useCompanyTables(assembly.system);
+  const trial = useTrial(assembly, on, others, tables);
   const tryOn = useCallback((next: Tried | undefined) => setOn(next), []);
   const side = (
     <>
@@ -106,7 +111,14 @@ function Editor({ draft, mayChange, retired }: EditorProps) {
           {wide ? null : side}
           <BuildsOn assembly={assembly} others={others} onChange={draft.change} />
           <Parameters draft={draft} trialProblems={trial?.problems ?? []} />
-          <Rules draft={draft} trial={trial} tried={on !== undefined} others={others} />
+          <Rules draft={draft} trial={trial} tried={on !== undefined} others={others} tables={tables} />
+          <Tables
+            title="Tables"
+            words="The first row whose limit is not less is the one. A table of the house standard stands in place of one here."
+            tables={assembly.tables}
+            system={assembly.system}
+            onChange={(tables) => draft.change({ ...assembly, tables })}
+          />
           <Wording assembly={assembly} onChange={draft.change} />
           <FileAndAway assembly={assembly} retired={retired} mayChange={mayChange} stored={draft.base > 0} />
         </ScrollView>
@@ -226,12 +238,13 @@ type RulesProps = {
   readonly trial: ReturnType<typeof useTrial>;
   readonly tried: boolean;
   readonly others: readonly Assembly[];
+  readonly tables: readonly AssemblyTable[];
 };
 
-function Rules({ draft, trial, tried, others }: RulesProps) {
+function Rules({ draft, trial, tried, others, tables }: RulesProps) {
   const { assembly, change } = draft;
   const { rules, system } = assembly;
-  const { assembly: whole } = assembledFrom(assembly, others);
+  const whole = withTables(assembledFrom(assembly, others).assembly, tables);
   const names = knownNames(whole);
   const language = languageOf(whole);
   const put = (next: AssemblyRule[]) => change({ ...assembly, rules: next });

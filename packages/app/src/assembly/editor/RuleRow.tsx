@@ -173,6 +173,12 @@ function RuleForm({
         />
       </View>
       <TextField
+        label="Belongs to an option, as the customer reads it; empty for none"
+        value={rule.option ?? ""}
+        onChangeText={(option) => set({ option: optional(option) })}
+        problem={at("option")?.message}
+      />
+      <TextField
         label="Words in the quote"
         value={rule.words ?? ""}
         onChangeText={(words) => set({ words: optional(words) })}

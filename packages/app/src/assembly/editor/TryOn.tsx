@@ -1,10 +1,13 @@
 import {
   type Assembly,
+  type AssemblyTable,
   assemblyKindOf,
+  isStorey,
   kindOf,
   type Part,
   planJob,
   resolveParts,
+  resolveStorey,
   type Surroundings,
   surroundingsOf,
 } from "@wide-porch/core";
@@ -42,7 +45,9 @@ export function TryOn({
     const all = (full.data?.parts ?? []).map((each) => each.part);
     const ofJob = planJob(all);
     return {
-      parts: resolveParts(all, ofJob).filter((part) => assemblyKindOf(part) === assembly.appliesTo),
+      parts: resolveParts(all, ofJob)
+        .filter((part) => assemblyKindOf(part) === assembly.appliesTo)
+        .map((part) => (isStorey(part) ? resolveStorey(part, ofJob) : part)),
       plan: ofJob,
     };
   }, [full.data, assembly.appliesTo]);
@@ -89,6 +94,7 @@ export function useTrial(
   assembly: Assembly | undefined,
   on: Tried | undefined,
   others: readonly Assembly[],
+  tables: readonly AssemblyTable[],
 ): Trial | undefined {
   const [trial, setTrial] = useState<Trial>();
   useEffect(() => {
@@ -96,7 +102,7 @@ export function useTrial(
     let current = true;
     const later = setTimeout(() => {
       void reckoner()
-        .tryOut(assembly, on && applied(on, assembly), on?.around, others)
+        .tryOut(assembly, on && applied(on, assembly), on?.around, others, tables)
         .then((found) => {
           if (current) setTrial(found);
         });
@@ -105,6 +111,6 @@ export function useTrial(
       current = false;
       clearTimeout(later);
     };
-  }, [assembly, on, others]);
+  }, [assembly, on, others, tables]);
   return trial;
 }

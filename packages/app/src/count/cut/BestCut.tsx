@@ -1,4 +1,12 @@
-import { type CutList, formatLength, type ItemCut, keepBars, piecesToCut, stockOf } from "@wide-porch/core";
+import {
+  type CutList,
+  countsInForce,
+  formatLength,
+  type ItemCut,
+  keepBars,
+  piecesToCut,
+  stockOf,
+} from "@wide-porch/core";
 import { proxy } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import { View } from "react-native";
@@ -37,7 +45,7 @@ export function BestCut({ cut, mayKeep }: { readonly cut: ItemCut; readonly mayK
     const id = newId();
     current.current = id;
     setRun({ state: "running", id, share: 0, list: undefined });
-    const lines = reckoning.counts
+    const lines = countsInForce(reckoning.counts, record.job.optionsTaken)
       .flatMap((count) => count.lines)
       .filter((line) => line.itemCode === cut.itemCode && line.buying === "cut" && line.quantity > 0);
     try {

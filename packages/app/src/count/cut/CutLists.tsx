@@ -14,12 +14,12 @@ import { useMemo } from "react";
 import { View } from "react-native";
 import { seesCosts, useSession } from "../../api/session";
 import { Button } from "../../components/Button";
-import { CommitField } from "../../components/CommitField";
 import { PrintPaper } from "../../components/PrintPaper";
 import { Body, Faint, Title, Warning } from "../../components/Text";
 import { ExportButtons } from "../../export/ExportButtons";
 import { Printer } from "../../icons";
 import { useJob } from "../../job/JobContext";
+import { FigureField } from "../../measure/FigureField";
 import { BarPicture } from "./BarPicture";
 import { BestCut } from "./BestCut";
 import { YardForm } from "./YardForm";
@@ -59,7 +59,9 @@ function Saw({ cutting }: { readonly cutting: CuttingSettings }) {
   const { changeCutting, record } = useJob("changeCutting", "record");
   const { system } = record.job;
   const field = (key: "kerfNm" | "endTrimNm", label: string, mostNm: number) => (
-    <CommitField
+    <FigureField
+      measure="length"
+      system={system}
       label={label}
       value={formatLength(cutting[key], system)}
       boxClassName="w-40"

@@ -8,6 +8,7 @@ import { Body, Faint } from "../../components/Text";
 import { Waiting } from "../../components/Waiting";
 import { useJob } from "../../job/JobContext";
 import { type Camera, ForTheQuote } from "./ForTheQuote";
+import { SectionView } from "./SectionView";
 
 /** three.js is large: it comes when somebody looks. */
 const ModelCanvas = lazy(() => import("./ModelCanvas"));
@@ -20,6 +21,11 @@ type Props = {
 
 const ALL = "";
 
+const LOOKS: readonly { readonly value: "space" | "section"; readonly label: string }[] = [
+  { value: "space", label: "In space" },
+  { value: "section", label: "Cut through" },
+];
+
 /** What is hidden at first: it lies over what one wants to see. */
 const COVERS: readonly string[] = ["Sheathing", "Boards"];
 
@@ -29,6 +35,7 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
   const router = useRouter();
   const [storey, setStorey] = useState(ALL);
   const [hidden, setHidden] = useState(COVERS);
+  const [look, setLook] = useState<"space" | "section">("space");
   const all = useMemo(() => modelOf(counts, resolved, plan, context), [counts, resolved, plan, context]);
   const storeys = [...new Set(all.map((solid) => solid.storey))];
   const solids = useMemo(() => {
@@ -63,14 +70,23 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
   if (all.length === 0) return <Body>Nothing stands yet. Measure a room or a wall first.</Body>;
   return (
     <>
-      <Suspense fallback={<Waiting what="the model" />}>
-        <ModelCanvas solids={solids} lit={lit} onPiece={open} onCamera={keepCamera} />
-      </Suspense>
+      <Choice label="Seen" options={LOOKS} value={look} onChange={setLook} />
+      {look === "section" ? (
+        <SectionView solids={solids} onOpen={open} />
+      ) : (
+        <Suspense fallback={<Waiting what="the model" />}>
+          <ModelCanvas solids={solids} lit={lit} onPiece={open} onCamera={keepCamera} />
+        </Suspense>
+      )}
       {litLine ? <Body role="status">{`Lit: ${litLine.description}, ${litLine.partName}`}</Body> : null}
-      <ForTheQuote camera={camera} storey={storey} />
-      <Faint>
-        Drag to turn, two fingers or the wheel to come nearer. Press a piece for its count, a room to measure it.
-      </Faint>
+      {look === "space" ? (
+        <>
+          <ForTheQuote camera={camera} storey={storey} />
+          <Faint>
+            Drag to turn, two fingers or the wheel to come nearer. Press a piece for its count, a room to measure it.
+          </Faint>
+        </>
+      ) : null}
       {storeys.length > 1 ? (
         <Choice
           label="Storey"

@@ -4,9 +4,8 @@ import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
 import { AnyDrawing } from "../../components/AnyDrawing";
 import { Choice } from "../../components/Choice";
-import { CommitField } from "../../components/CommitField";
 import { Title } from "../../components/Text";
-import { useJob, useLatestCount } from "../../job/JobContext";
+import { useLatestCount } from "../../job/JobContext";
 import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
@@ -23,12 +22,8 @@ const FILLINGS = [
   { value: true, label: "Hollow, one leaf round" },
 ] as const;
 
-const countProblem = (text: string): string | undefined =>
-  /^[1-9]\d{0,2}$/.test(text) && Number(text) <= 500 ? undefined : "A whole number from 1 to 500.";
-
 /** A pier: three figures, and what it is built of. */
 export default function PierScreen({ part }: { readonly part: Pier }) {
-  const { savePart } = useJob("savePart");
   const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
   const drawn = useLatestCount(part.id)?.drawing ?? kind.draw(part, context, ALONE);
   return (
@@ -56,13 +51,6 @@ export default function PierScreen({ part }: { readonly part: Pier }) {
               options={FILLINGS}
               value={part.hollow}
               onChange={(hollow) => change((now) => ("hollow" in now ? { ...now, hollow } : now))}
-            />
-            <CommitField
-              label="How many alike"
-              value={String(part.count)}
-              inputMode="numeric"
-              check={countProblem}
-              onCommit={(text) => savePart({ ...part, count: Number(text) })}
             />
           </View>
           <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />

@@ -2,7 +2,6 @@ import { type Ceiling, confirmedChoice, type Drop, newDrop, type Room, runName }
 import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Choice } from "../../components/Choice";
-import { CommitField } from "../../components/CommitField";
 import { Title } from "../../components/Text";
 import { Trash2 } from "../../icons";
 import { newId } from "../../sync/newId";
@@ -26,17 +25,16 @@ type Props = {
   readonly onAdded: (room: Room, path: string) => void;
 };
 
-const pitchProblem = (text: string): string | undefined => {
-  const degrees = Number(text.replace(",", "."));
-  return text !== "" && degrees > 0 && degrees <= 85 ? undefined : "A pitch is more than 0 and at most 85 degrees.";
-};
-
 /** One height, two heights or a pitch; bulkheads and trays. Heights themselves are figures. */
 export function CeilingPanel({ room, onChange, onAdded }: Props) {
   const { ceiling } = room;
   const set = (change: Partial<Ceiling>) => onChange({ ...room, ceiling: { ...ceiling, ...change } });
   const sloped = ceiling.shape.value !== "level";
   const by = ceiling.pitchDegrees === null ? "height" : "pitch";
+  const measureBy = (how: "height" | "pitch") => {
+    if (how === "height") return set({ pitchDegrees: null });
+    onAdded({ ...room, ceiling: { ...ceiling, pitchDegrees: USUAL_PITCH_DEGREES } }, "ceiling.pitch");
+  };
   const addDrop = (kind: Drop["kind"]) => {
     const drop = newDrop(room, kind, newId().slice(0, 8));
     onAdded({ ...room, ceiling: { ...ceiling, drops: [...ceiling.drops, drop] } }, `drops.${drop.id}.length`);
@@ -59,22 +57,7 @@ export function CeilingPanel({ room, onChange, onAdded }: Props) {
             value={ceiling.fromRunId}
             onChange={(fromRunId) => set({ fromRunId })}
           />
-          <Choice
-            label="Measured by"
-            options={BY}
-            value={by}
-            onChange={(value) => set({ pitchDegrees: value === "pitch" ? USUAL_PITCH_DEGREES : null })}
-          />
-          {by === "pitch" ? (
-            <CommitField
-              label="Pitch"
-              suffix="degrees"
-              inputMode="decimal"
-              value={String(ceiling.pitchDegrees)}
-              check={pitchProblem}
-              onCommit={(text) => set({ pitchDegrees: Number(text.replace(",", ".")) })}
-            />
-          ) : null}
+          <Choice label="Measured by" options={BY} value={by} onChange={measureBy} />
         </>
       ) : null}
       <View className="flex-row gap-2">

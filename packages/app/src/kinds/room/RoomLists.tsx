@@ -1,9 +1,9 @@
 import {
+  figureSlots,
   formatArea,
   outlineOf,
   polygonArea,
   type Room,
-  roomDimensions,
   roomKind,
   type Surroundings,
 } from "@wide-porch/core";
@@ -20,6 +20,7 @@ import { useOpenFigure } from "../../measure/useOpenFigure";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { CeilingPanel } from "./CeilingPanel";
 import { PlacePanel } from "./PlacePanel";
+import { SurfacesOfRoom } from "./SurfacesOfRoom";
 import { WalkPanel } from "./WalkPanel";
 import { WallTools } from "./WallTools";
 
@@ -57,6 +58,7 @@ export const RoomLists = memo(function RoomLists(props: Props) {
       <CeilingPanel room={room} onChange={onChange} onAdded={onAdded} />
       <PlacePanel room={room} onChange={onChange} />
       <UsesPanel part={room} />
+      <SurfacesOfRoom room={room} />
       <NotesAndPhotos part={room} />
     </>
   );
@@ -80,7 +82,7 @@ type FiguresProps = Pick<Props, "room" | "around" | "active" | "onFigure">;
 function Figures({ room, around, active, onFigure }: FiguresProps) {
   const { context } = useJob("context");
   const openFigure = useOpenFigure(room, onFigure);
-  const slots = useMemo(() => roomDimensions(room), [room]);
+  const slots = useMemo(() => figureSlots(roomKind, room, context), [room, context]);
   const measures = useMemo(() => roomKind.measures(room, context, around), [room, context, around]);
   const drawing = useMemo(() => roomKind.draw(room, context, around), [room, context, around]);
   return (

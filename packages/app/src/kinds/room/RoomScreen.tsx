@@ -1,12 +1,4 @@
-import {
-  enterDimension,
-  outlineOf,
-  type Room,
-  roomDimensions,
-  roomKind,
-  surroundingsOf,
-  walkOn,
-} from "@wide-porch/core";
+import { enterFigure, figureSlots, outlineOf, type Room, roomKind, surroundingsOf, walkOn } from "@wide-porch/core";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { useJob } from "../../job/JobContext";
 import { useJobLater } from "../../job/useJobLater";
@@ -39,7 +31,7 @@ export default function RoomScreen({ part: room }: { readonly part: Room }) {
   const [refusal, setRefusal] = useState<string>();
   const around = useMemo(() => surroundingsOf(plan, room.id), [plan, room.id]);
   const drawing = useMemo(() => roomKind.draw(room, context, around), [room, context, around]);
-  const slots = useMemo(() => roomDimensions(room).filter((slot) => !slot.typedOn), [room]);
+  const slots = useMemo(() => figureSlots(roomKind, room, context).filter((slot) => !slot.typedOn), [room, context]);
   const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
   const latest = useRef(room);
   latest.current = room;
@@ -62,7 +54,7 @@ export default function RoomScreen({ part: room }: { readonly part: Room }) {
   const enter = useCallback(
     (path: string, typed: string): Entered => {
       const now = latest.current;
-      const { part, problem } = enterDimension(roomKind, now, path, typed, context);
+      const { part, problem } = enterFigure(roomKind, now, path, typed, context);
       if (!problem) noteReading(typed.trim());
       const walking = !problem && !now.finished && runOf(path) === now.runs[now.runs.length - 1]?.id;
       if (!walking) {

@@ -9,7 +9,7 @@ import {
   runName,
   type SharedOpening,
   unitAllowance,
-  unitAllowances,
+  usualFraming,
   withoutFeature,
   withoutRun,
 } from "@wide-porch/core";
@@ -141,7 +141,7 @@ function WhatIsIn({ room, hostId, onChange }: Pick<Props, "room" | "hostId" | "o
         <OpeningSheet
           opening={open}
           onMeasuredAs={(measuredAs) =>
-            put(open.id, measuredOtherwise(open, measuredAs, unitAllowance(open.kind, unitAllowances(context.system))))
+            put(open.id, measuredOtherwise(open, measuredAs, unitAllowance(open.kind, usualFraming(context.system))))
           }
           onTakeOut={() => {
             setOpenId(undefined);

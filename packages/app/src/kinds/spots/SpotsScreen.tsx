@@ -1,28 +1,26 @@
-import type { SpotsPart } from "@wide-porch/core";
+import { MOST_SPOTS, type SpotsPart } from "@wide-porch/core";
 import { View } from "react-native";
 import { UsesPanel } from "../../assembly/UsesPanel";
 import { Button } from "../../components/Button";
 import { CommitField } from "../../components/CommitField";
 import { Figure, Title } from "../../components/Text";
 import { useJob } from "../../job/JobContext";
+import { FigureList } from "../../measure/FigureList";
 import { PartLayout } from "../../measure/PartLayout";
 import { PartName } from "../../measure/PartName";
+import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
-
-const MOST = 100_000;
-
-const problemIn = (text: string): string | undefined =>
-  /^\d+$/.test(text) && Number(text) <= MOST ? undefined : `A count is a whole number from 0 to ${MOST}.`;
 
 /** Things counted on a walk round: press once for each, or type how many. */
 export default function SpotsScreen({ part }: { readonly part: SpotsPart }) {
   const { savePart } = useJob("savePart");
+  const { slots, active, show, pad } = usePartFigures(part);
   const count = part.count ?? 0;
-  const set = (next: number) => savePart({ ...part, count: Math.min(MOST, Math.max(0, next)) });
+  const set = (next: number) => savePart({ ...part, count: Math.min(MOST_SPOTS, Math.max(0, next)) });
   return (
     <PartLayout
       drawing={undefined}
-      pad={null}
+      pad={pad}
       lists={
         <>
           <PartName part={part} />
@@ -41,13 +39,7 @@ export default function SpotsScreen({ part }: { readonly part: SpotsPart }) {
               </Figure>
               <Button label="One more" className="flex-1" onPress={() => set(count + 1)} />
             </View>
-            <CommitField
-              label="How many"
-              value={part.count === null ? "" : String(part.count)}
-              inputMode="numeric"
-              check={problemIn}
-              onCommit={(text) => set(Number(text))}
-            />
+            <FigureList slots={slots} activePath={active} onOpen={show} title="Count" />
           </View>
           <UsesPanel part={part} />
           <NotesAndPhotos part={part} />

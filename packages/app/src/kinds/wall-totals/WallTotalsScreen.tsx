@@ -1,10 +1,7 @@
-import { ALONE, TOTAL_COUNTS, type WallTotals } from "@wide-porch/core";
-import { View } from "react-native";
+import { ALONE, type WallTotals } from "@wide-porch/core";
 import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
-import { CommitField } from "../../components/CommitField";
-import { Faint, Title } from "../../components/Text";
-import { useJob } from "../../job/JobContext";
+import { Faint } from "../../components/Text";
 import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
@@ -15,12 +12,8 @@ import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { framedWords } from "../liveWords";
 
-const countProblem = (text: string): string | undefined =>
-  /^\d{1,4}$/.test(text) ? undefined : "A whole number, 0 or more.";
-
 /** Walls that nobody has drawn: their totals, counted by the same assemblies and marked as reckoned. */
 export default function WallTotalsScreen({ part }: { readonly part: WallTotals }) {
-  const { savePart } = useJob("savePart");
   const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
   return (
     <PartLayout
@@ -35,19 +28,6 @@ export default function WallTotalsScreen({ part }: { readonly part: WallTotals }
             Reckoned from totals: two extra studs for each corner, meeting wall and opening. Nothing is drawn.
           </Faint>
           <FigureList slots={slots} activePath={active} onOpen={show} title="Totals" />
-          <View className="gap-3">
-            <Title level={2}>How many there are</Title>
-            {TOTAL_COUNTS.map(({ field, label }) => (
-              <CommitField
-                key={field}
-                label={label}
-                value={String(part[field])}
-                inputMode="numeric"
-                check={countProblem}
-                onCommit={(text) => savePart({ ...part, [field]: Number(text) })}
-              />
-            ))}
-          </View>
           <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
           <SlotChoices part={part} onChange={change} />
           <UsesPanel part={part} />

@@ -1,7 +1,7 @@
 import type { RowValues } from "../../kinds";
 import { ownValue } from "../../records/ownValue";
 import { lookUp } from "../lookUp";
-import type { AssemblyTable } from "../schema";
+import type { AssemblyTable } from "../table";
 import type { Expression, FormulaProblem, Span } from "./expression";
 import { functionOf } from "./functions";
 import type { LaidOut, Value } from "./laidOut";

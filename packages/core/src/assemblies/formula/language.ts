@@ -1,5 +1,6 @@
 import { type FunctionSignature, PART_KINDS, type Role, type RowsOfPart } from "../../kinds";
-import type { Assembly, AssemblyPart, AssemblyTable } from "../schema";
+import type { Assembly, AssemblyPart } from "../schema";
+import type { AssemblyTable } from "../table";
 import type { RowsOf } from "./expression";
 import { FUNCTIONS } from "./functions";
 import { propertiesOf } from "./properties";

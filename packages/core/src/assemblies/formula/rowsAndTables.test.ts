@@ -1,6 +1,7 @@
 import { library } from "../../testing/library";
 import { lookUp, tableProblems } from "../lookUp";
-import type { AssemblyParameter, AssemblyTable } from "../schema";
+import type { AssemblyParameter } from "../schema";
+import type { AssemblyTable } from "../table";
 import {
   COUNT,
   checkFormula,

@@ -1,5 +1,6 @@
 import { newBase } from "../../parts/base";
 import { assumedDimension, unmeasured } from "../../parts/dimension";
+import { noFigure } from "../../parts/figure";
 import type { PartContext } from "../../parts/partKind";
 import { feet, type MeasuringSystem, millimetres, type Nanometres } from "../../units";
 import type { MasonryWall } from "./schema";
@@ -12,7 +13,7 @@ export const FIRST_MASONRY_ASSEMBLY = { id: "brick-wall", version: 1 };
 
 export const masonryWallDefaults = (id: string, name: string, { system }: PartContext): MasonryWall => ({
   kind: "masonry-wall",
-  schemaVersion: 1,
+  schemaVersion: 2,
   ...newBase(id, name),
   plan: null,
   ends: { left: "free", right: "free" },
@@ -23,5 +24,6 @@ export const masonryWallDefaults = (id: string, name: string, { system }: PartCo
   shape: { how: "level" },
   repeats: 1,
   assembly: FIRST_MASONRY_ASSEMBLY,
+  openingArea: noFigure,
   choices: {},
 });

@@ -5,6 +5,7 @@ import { ownValue } from "../../records/ownValue";
 import { millimetres } from "../../units";
 import { wallFigures } from "../../wall/figures";
 import { settleOpenings } from "../../wall/openings";
+import { openingAreaFigures, withOpeningArea, withRefusedArea } from "./openingArea";
 import type { MasonryWall } from "./schema";
 import { choicesOf } from "./slot";
 
@@ -16,7 +17,15 @@ export const masonryAllowance = (
   { kind, measuredAs }: Pick<Opening, "kind" | "measuredAs">,
 ): Allowance => (measuredAs === "unit" && kind !== "plain" ? FIT : NO_ALLOWANCE);
 
-export const masonryWallFigures = wallFigures<MasonryWall>({ holeWords: "Clear", allowanceOf: masonryAllowance });
+const figures = wallFigures<MasonryWall>({ holeWords: "Clear", allowanceOf: masonryAllowance });
+
+export const masonryWallFigures: typeof figures = {
+  ...figures,
+  figures: (wall) => [...openingAreaFigures(wall), ...figures.figures(wall)],
+  withFigure: (wall, path, value, typed) =>
+    withOpeningArea(wall, path, value, typed) ?? figures.withFigure(wall, path, value, typed),
+  withRefused: (wall, path, typed) => withRefusedArea(wall, path, typed) ?? figures.withRefused(wall, path, typed),
+};
 
 /** A co-ordinating size leaves a joint more open, half of it at each side: brick dimension tables, from memory. */
 function leftOpen(opening: Opening, jointNm: number, bedNm: number): Opening {

@@ -1,4 +1,6 @@
 import type { ElevationDrawing } from "../../drawing/drawing";
+import { withoutUnbuildable } from "../../parts/choicesThatStand";
+import { noFigure } from "../../parts/figure";
 import type { PartKind } from "../../parts/partKind";
 import { millimetres } from "../../units";
 import { drawWall, wallOutline } from "../../wall/draw";
@@ -21,7 +23,14 @@ export const masonryWallKind: PartKind<MasonryWall, ElevationDrawing> = {
   plural: "Masonry walls",
   order: 1,
   schema: masonryWallSchema,
-  migrations: [],
+  migrations: [
+    {
+      // Choices that can be built by, and an area of openings for who has three figures only.
+      to: 2,
+      name: "choices-that-stand",
+      up: (wall) => ({ ...withoutUnbuildable(MASONRY_PARAMETERS)(wall), openingArea: noFigure }),
+    },
+  ],
   defaults: masonryWallDefaults,
   measures: (wall, context) => wallMeasures(placedOpenings(wall, context), context),
   quantityNames: WALL_QUANTITIES,
@@ -32,7 +41,12 @@ export const masonryWallKind: PartKind<MasonryWall, ElevationDrawing> = {
   functions: MASONRY_FUNCTIONS,
   slot: masonrySlot(MASONRY_PARAMETERS, "leaves, joints, bond, lintels, ties, damp course"),
   // Half a unit beside an opening is the least that is bonded in (common practice).
-  wall: { words: "in masonry", allowanceOf: masonryAllowance, besideOpeningNm: () => millimetres(100) },
+  wall: {
+    words: "in masonry",
+    allowanceOf: masonryAllowance,
+    turnsCorners: true,
+    besideOpeningNm: () => millimetres(100),
+  },
   waits: (wall) => wall.length.valueNm === null,
   placed: placedOpenings,
   outline: wallOutline,

@@ -50,24 +50,30 @@ function pastEnd(end: WallEnd, outward: Nanometres, inward: Nanometres): Nanomet
 
 /**
  * The leaves of a wall, the outer first. A wall that runs through a corner is measured to its outside, one that butts to the
- * inside face of the other: the leaves then have lengths of their own, as each turns its own corner.
+ * inside face of the other: the leaves then have lengths of their own, as each turns its own corner. Where the house turns inwards it is
+ * the inner leaf that goes the longer way round.
  */
-export function leavesOf(wall: Pick<Wall, "length" | "ends"> & Built, context: PartContext): readonly LeafPlan[] {
+export function leavesOf(
+  wall: Pick<Wall, "length" | "ends" | "insideCorners"> & Built,
+  context: PartContext,
+): readonly LeafPlan[] {
   const choices = choicesOf(wall, context.system);
   const lengthNm = wall.length.valueNm ?? 0;
   const allNm = thicknessOf(wall, context);
   const plan = (leaf: Leaf, unit: MasonryUnit, thicknessNm: Nanometres, nearNm: Nanometres): LeafPlan => {
     // How deep within the wall the leaf's two faces lie, from the outside.
     const outsideNm = allNm / 2 - (nearNm + thicknessNm);
-    const past = (end: WallEnd) => pastEnd(end, outsideNm, allNm - outsideNm - thicknessNm);
+    const insideNm = allNm - outsideNm - thicknessNm;
+    const past = (end: WallEnd, inwards = false) =>
+      inwards ? pastEnd(end, insideNm, outsideNm) : pastEnd(end, outsideNm, insideNm);
     return {
       leaf,
       unit,
       ...jointsOf(unit, choices),
       thicknessNm,
       deep: choices.buildUp === "bonded" ? 2 : 1,
-      fromNm: -past(wall.ends.left),
-      toNm: lengthNm + past(wall.ends.right),
+      fromNm: -past(wall.ends.left, wall.insideCorners?.left),
+      toNm: lengthNm + past(wall.ends.right, wall.insideCorners?.right),
       nearNm,
     };
   };

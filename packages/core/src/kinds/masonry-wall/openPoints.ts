@@ -1,10 +1,12 @@
+import { isAssumed } from "../../parts/choicesSlot";
+import { choiceText } from "../../parts/choiceText";
 import { figurePoints } from "../../parts/openPointsOf";
 import type { OpenPoint, PartContext } from "../../parts/partKind";
 import type { SlotParameter } from "../../parts/slot";
-import { ownValue } from "../../records/ownValue";
-import { masonryWords } from "./choiceWords";
+import type { Scalar } from "../../parts/use";
 import { coursingPoints } from "./coursing";
 import { masonryWallFigures, placedOpenings } from "./figures";
+import { openingAreaPoints } from "./openingArea";
 import { MASONRY_PARAMETERS } from "./parameters";
 import { unitProblems } from "./problems";
 import type { MasonryWall } from "./schema";
@@ -16,20 +18,20 @@ export function choicePoints(
   context: PartContext,
   parameters: readonly SlotParameter[] = MASONRY_PARAMETERS,
 ): OpenPoint[] {
-  const choices = choicesOf(built, context.system);
-  const open = parameters.filter(({ name, asked }) => asked && built.settled?.assumed.has(name) !== false);
-  return open.map(({ name, label, path }) => {
-    const value = String(Object.entries(choices).find(([each]) => each === name)?.[1] ?? "");
-    const said = ownValue(context.units, value)?.name ?? masonryWords(value);
+  const choices = new Map<string, Scalar>(Object.entries(choicesOf(built, context.system)));
+  const open = parameters.filter(({ name, asked }) => asked && isAssumed(built, name));
+  return open.map((parameter) => {
+    const { name, label, path } = parameter;
+    const said = choiceText(parameter, choices.get(name) ?? "", context);
     return { path, kind: "assumed", message: `${label} is assumed: ${said}` };
   });
 }
 
 /** What is missing, refused or assumed on this wall, and where it misses its courses. */
 export function masonryWallOpenPoints(wall: MasonryWall, context: PartContext): readonly OpenPoint[] {
-  const figures = figurePoints(masonryWallFigures.dimensions(wall), context.system).filter(
+  const figures = figurePoints(masonryWallFigures.dimensions(wall, context), context.system).filter(
     ({ path, kind }) => !(path === "height" && kind === "assumed" && wall.plan?.heightFollows),
   );
   const coursing = unitProblems(wall, context).length > 0 ? [] : coursingPoints(placedOpenings(wall, context), context);
-  return [...figures, ...choicePoints(wall, context), ...coursing];
+  return [...figures, ...openingAreaPoints(wall, context), ...choicePoints(wall, context), ...coursing];
 }

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { SlotParameter } from "../../parts/slot";
-import type { Scalar } from "../../parts/use";
+import { both, parametersBy } from "../../parts/slotParameter";
 import { inches, type MeasuringSystem, millimetres } from "../../units";
 import { masonryWords } from "./choiceWords";
 
@@ -35,9 +35,13 @@ export const masonryChoicesSchema = z.object({
   lintels: z.boolean(),
   lintelBearing: lengthNm(millimetres(50), millimetres(600)),
   lintelsDisplace: z.boolean(),
+  /** Units on end over each opening. */
+  soldiers: z.boolean(),
   tieAlong: lengthNm(millimetres(200), millimetres(1200)),
   tieUp: lengthNm(millimetres(150), millimetres(900)),
   tieAtOpenings: lengthNm(millimetres(100), millimetres(1000)),
+  /** Ends that no wall returns from are tied as the sides of an opening are. */
+  tieFreeEnds: z.boolean(),
   dampCourse: z.boolean(),
   weepEvery: orNone(millimetres(200), millimetres(1500)),
   movementEvery: orNone(millimetres(1000), millimetres(20_000)),
@@ -73,38 +77,19 @@ const APPLIES: { readonly [K in MasonryChoice]?: Applies } = {
   firstCourse: laidInCourses,
   lintelBearing: withLintels,
   lintelsDisplace: (others) => withLintels(others) && laidInCourses(others),
+  // Where a lintel stands in place of units, they have no place.
+  soldiers: (others) =>
+    builtAs("one-leaf", "cavity", "veneer")(others) && !(withLintels(others) && others.get("lintelsDisplace") === true),
   tieAlong: tied,
   tieUp: tied,
   tieAtOpenings: tied,
+  tieFreeEnds: tied,
   weepEvery: tied,
   stoneThickness: builtAs("stone"),
   stoneFaces: builtAs("stone"),
 };
 
-type Usual = Readonly<Record<MeasuringSystem, Scalar>>;
-const both = (value: Scalar): Usual => ({ imperial: value, metric: value });
-
-const of = (
-  name: MasonryChoice,
-  label: string,
-  kind: SlotParameter["kind"],
-  usual: Usual,
-  asked = false,
-): SlotParameter => {
-  const schema = masonryChoicesSchema.shape[name];
-  return {
-    name,
-    label,
-    kind,
-    asked,
-    usual,
-    among: schema instanceof z.ZodEnum ? schema.options.map(String) : undefined,
-    words: masonryWords,
-    stands: (value) => schema.safeParse(value).success,
-    applies: APPLIES[name],
-    path: `choices.${name}`,
-  };
-};
+const of = parametersBy(masonryChoicesSchema.shape, masonryWords, APPLIES);
 
 /**
  * In the order a builder settles them. Ties and lintel bearings: see `build/ties` and the starter assemblies; movement joints
@@ -127,9 +112,11 @@ export const MASONRY_PARAMETERS: readonly SlotParameter[] = [
   of("lintels", "Lintels over openings", "yes-no", both(true)),
   of("lintelBearing", "Lintel bearing at each end", "length", { imperial: inches(4), metric: millimetres(150) }),
   of("lintelsDisplace", "Lintels stand in place of units", "yes-no", both(true)),
+  of("soldiers", "Soldier course over openings", "yes-no", both(false)),
   of("tieAlong", "Ties apart along", "length", { imperial: inches(32), metric: millimetres(900) }),
   of("tieUp", "Ties apart up", "length", { imperial: inches(16), metric: millimetres(450) }),
   of("tieAtOpenings", "Ties apart at openings", "length", { imperial: inches(36), metric: millimetres(300) }),
+  of("tieFreeEnds", "Ties up ends that stand free", "yes-no", both(false)),
   of("dampCourse", "Damp-proof course", "yes-no", both(true)),
   of("weepEvery", "Weep holes every", "length", { imperial: inches(33), metric: millimetres(900) }),
   of("movementEvery", "Movement joints at most every", "length", both(0)),

@@ -5,6 +5,7 @@ import { formatLength, millimetres, type Nanometres } from "../../units";
 import { fromLeft, headNm, openingLeft, openingRight } from "../../wall/openings";
 import { duplicateIds, extentProblems, openingSizeProblems, shapeProblems } from "../../wall/problems";
 import { lowestUnderside, profileOf } from "../../wall/profile";
+import { openingAreaProblems } from "./openingArea";
 import type { MasonryWall } from "./schema";
 import { type Built, choicesOf } from "./slot";
 
@@ -54,7 +55,7 @@ export function masonryWallProblems(wall: MasonryWall, context: PartContext): re
   if (own.length > 0) return own;
   const sizes = wall.openings.flatMap(openingSizeProblems);
   if (sizes.length > 0) return sizes;
-  return [...duplicateIds(wall), ...placeProblems(wall, context)];
+  return [...duplicateIds(wall), ...placeProblems(wall, context), ...openingAreaProblems(wall, context)];
 }
 
 function leastProblem({ height, length }: MasonryWall, { system }: PartContext): Problem[] {

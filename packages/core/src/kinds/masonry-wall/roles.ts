@@ -25,6 +25,7 @@ const piece = (id: string, words: string, tone: Role["tone"], group: string): Ro
 /** What is placed in a wall or a pier of masonry. */
 export const MASONRY_ROLES: readonly Role[] = [
   ...LEAVES.flatMap(courses),
+  { id: "outer-soldier", words: "units on end over openings", form: "course", tone: "brick", group: "Outer leaf" },
   { id: "stone", words: "stone", form: "course", tone: "stone", group: "Outer leaf" },
   piece("lintel", "lintels", "lintel", "Lintels"),
   piece("wall-tie", "wall ties", "metal", "Ties"),

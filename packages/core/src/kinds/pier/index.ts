@@ -1,6 +1,8 @@
 import type { Drawing, ElevationDrawing } from "../../drawing/drawing";
 import { newBase } from "../../parts/base";
+import { withoutUnbuildable } from "../../parts/choicesThatStand";
 import { type Dimension, unmeasured } from "../../parts/dimension";
+import { countSlot } from "../../parts/figure";
 import { figureSetters } from "../../parts/figures";
 import { masonryUnitOf } from "../../parts/masonryUnit";
 import { figurePoints } from "../../parts/openPointsOf";
@@ -15,7 +17,7 @@ import { unitProblems } from "../masonry-wall/problems";
 import { MASONRY_ROLES } from "../masonry-wall/roles";
 import { choicesOf, masonrySlot } from "../masonry-wall/slot";
 import type { PierUnit } from "./courses";
-import { type Pier, pierSchema } from "./schema";
+import { MOST_PIERS, type Pier, pierSchema } from "./schema";
 
 const PIER_CHOICES: readonly string[] = ["unit", "joints", "bedJoint", "perpendJoint", "method"];
 const PIER_PARAMETERS = MASONRY_PARAMETERS.filter(({ name }) => PIER_CHOICES.includes(name));
@@ -134,10 +136,10 @@ export const pierKind: PartKind<Pier> = {
   plural: "Piers",
   order: 1,
   schema: pierSchema,
-  migrations: [],
+  migrations: [{ to: 2, name: "choices-that-stand", up: withoutUnbuildable(MASONRY_PARAMETERS) }],
   defaults: (id, name) => ({
     kind: "pier",
-    schemaVersion: 1,
+    schemaVersion: 2,
     ...newBase(id, name),
     length: unmeasured,
     width: unmeasured,
@@ -160,6 +162,8 @@ export const pierKind: PartKind<Pier> = {
   roles: MASONRY_ROLES,
   functions: MASONRY_FUNCTIONS,
   slot: masonrySlot(PIER_PARAMETERS, "joints, how it is counted"),
+  figures: ({ count }) => [countSlot("count", "How many alike", count, { least: 1, most: MOST_PIERS })],
+  withFigure: (pier, _path, value) => ({ ...pier, count: value }),
   outline: (pier) => ({ xNm: 0, yNm: 0, widthNm: pier.length.valueNm ?? 0, heightNm: pier.height.valueNm ?? 0 }),
   draw: drawPier,
   across: (pier) => ({ nearNm: -(pier.width.valueNm ?? 0) / 2, deepNm: pier.width.valueNm ?? 0 }),

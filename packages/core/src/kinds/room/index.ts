@@ -1,6 +1,7 @@
 import type { PlanDrawing } from "../../drawing/drawing";
 import { boundsOf } from "../../geometry";
 import type { PartKind } from "../../parts/partKind";
+import { roomFigures, withRoomFigure } from "./angles";
 import { roomDefaults } from "./defaults";
 import { roomDimensions, withDimension, withRefused } from "./dimensions";
 import { drawRoom } from "./draw";
@@ -44,6 +45,8 @@ export const roomKind: PartKind<Room, PlanDrawing> = {
   dimensions: roomDimensions,
   withDimension,
   withRefused,
+  figures: roomFigures,
+  withFigure: withRoomFigure,
   withReferences: (room, renamed) => ({
     ...room,
     belongsTo: room.belongsTo === null ? null : renamed(room.belongsTo),

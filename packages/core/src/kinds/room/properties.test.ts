@@ -141,12 +141,12 @@ describe("any stepped room", () => {
       fc.property(steppedRoom, fc.nat(), ({ steps }, pick) => {
         const room = walkedRoom(steps, context);
         expect(roomSchema.parse(JSON.parse(JSON.stringify(room)))).toEqual(room);
-        const slots = roomKind.dimensions(room);
+        const slots = roomKind.dimensions(room, context);
         const slot = slots[pick % slots.length];
         if (!slot || slot.dimension.valueNm === null) return;
         const moved = withDimension(room, slot.path, slot.dimension.valueNm + inches(1), "x");
         const back = withDimension(moved, slot.path, slot.dimension.valueNm, slot.dimension.typed);
-        const now = roomKind.dimensions(back).find((each) => each.path === slot.path);
+        const now = roomKind.dimensions(back, context).find((each) => each.path === slot.path);
         expect(now?.dimension.valueNm).toBe(slot.dimension.valueNm);
         expect(withRefused(withRefused(room, slot.path, "oops"), slot.path, undefined)).toEqual(room);
       }),

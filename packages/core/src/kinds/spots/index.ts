@@ -1,8 +1,11 @@
 import { z } from "zod";
 import { newBase, partBase } from "../../parts/base";
+import { countSlot } from "../../parts/figure";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import type { PartKind } from "../../parts/partKind";
 import { countQuantity, type QuantityValues } from "../../parts/quantity";
+
+export const MOST_SPOTS = 100_000;
 
 /** Things that are counted: posts, hold-downs, sockets. Where they are is the location; a photo shows them. */
 export const spotsSchema = z.object({
@@ -12,7 +15,7 @@ export const spotsSchema = z.object({
   /** What one of them is called: `post`. */
   what: z.string().max(80),
   /** Null until someone has counted. */
-  count: z.int().min(0).max(100_000).nullable(),
+  count: z.int().min(0).max(MOST_SPOTS).nullable(),
 });
 export type SpotsPart = z.infer<typeof spotsSchema>;
 
@@ -31,6 +34,8 @@ export const spotsKind: PartKind<SpotsPart> = {
     return [{ id: "count", name: "Count", of: "", text, working, shapeIds: [] }];
   },
   order: 2,
+  figures: ({ count, what }) => [countSlot("count", "How many", count, { most: MOST_SPOTS, of: what })],
+  withFigure: (part, _path, value) => ({ ...part, count: value }),
   withCount: (part, name, count) => (name === "count" ? { ...part, count } : undefined),
   roles: [],
   functions: [],

@@ -3,12 +3,13 @@ import type { PartContext } from "../../parts/partKind";
 import { sectionOf } from "../../parts/section";
 import { millimetres, type Nanometres } from "../../units";
 import type { StudWall } from "./schema";
+import { framingOf } from "./slot";
 
 const SHEET_NM: Nanometres = millimetres(12);
 
 /** How a piece lies across its wall: boards on their side of it, headers flush with its near face. */
-export function acrossStudWall(wall: StudWall, piece: Piece, { sections }: PartContext): Across {
-  const { depthNm } = sectionOf(sections, wall.parameters.studSize.value);
+export function acrossStudWall(wall: StudWall, piece: Piece, { sections, system }: PartContext): Across {
+  const { depthNm } = sectionOf(sections, framingOf(wall, system).studSize);
   if (isSheet(piece)) {
     const outward = piece.role === "board-near" ? -1 : 1;
     const offNm = depthNm / 2 + (piece.layer - 1) * SHEET_NM;

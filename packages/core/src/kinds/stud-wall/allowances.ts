@@ -1,22 +1,20 @@
 import { type Allowance, NO_ALLOWANCE, type Opening } from "../../parts/opening";
-import type { FramingParameters } from "./parameters";
+import type { MeasuringSystem } from "../../units";
+import type { FramingChoices } from "./parameters";
+import { type Framed, framingOf } from "./slot";
 
-type Allowances = Pick<FramingParameters, "doorAllowanceWidthNm" | "doorAllowanceHeightNm" | "windowAllowanceNm">;
+type Allowances = Pick<FramingChoices, "doorAllowanceWidth" | "doorAllowanceHeight" | "windowAllowance">;
 
 /** How much larger than its unit a rough opening of a kind is. What has no unit in it takes none. */
-export function unitAllowance(kind: string, parameters: Allowances): Allowance {
-  if (kind === "window") {
-    const { value } = parameters.windowAllowanceNm;
-    return { widthNm: value, heightNm: value };
-  }
+export function unitAllowance(kind: string, framing: Allowances): Allowance {
+  if (kind === "window") return { widthNm: framing.windowAllowance, heightNm: framing.windowAllowance };
   if (kind !== "door") return NO_ALLOWANCE;
-  return { widthNm: parameters.doorAllowanceWidthNm.value, heightNm: parameters.doorAllowanceHeightNm.value };
+  return { widthNm: framing.doorAllowanceWidth, heightNm: framing.doorAllowanceHeight };
 }
 
-type Framed = { readonly parameters: Allowances };
-
-/** What the wall adds to an opening's sizes to frame it. */
+/** What a wall adds to an opening's sizes to frame it. */
 export const allowanceOf = (
-  { parameters }: Framed,
+  wall: Framed,
   { kind, measuredAs }: Pick<Opening, "kind" | "measuredAs">,
-): Allowance => unitAllowance(measuredAs === "unit" ? kind : "", parameters);
+  system: MeasuringSystem,
+): Allowance => (measuredAs === "unit" ? unitAllowance(kind, framingOf(wall, system)) : NO_ALLOWANCE);

@@ -1,3 +1,4 @@
+import { isAssumed } from "../../parts/choicesSlot";
 import type { Beyond, OpenPoint } from "../../parts/partKind";
 import type { AssemblyRef } from "../../parts/use";
 import type { StudWall } from "./schema";
@@ -8,7 +9,7 @@ export const INSIDE_WALL = "inside-wall";
 
 /** What is taken for outside or inside, until somebody settles whether it carries load. */
 export function besideWhatLies(wall: StudWall, beyond: Beyond): OpenPoint | undefined {
-  if (!wall.parameters.bearing.assumed) return undefined;
+  if (!isAssumed(wall, "bearing")) return undefined;
   if (beyond === "nothing" && wall.assembly.id !== OUTSIDE_WALL) {
     const message = "Nothing lies beyond it on the plan, and it is not built as an outside wall";
     return { path: "assembly", kind: "conflict", message };
@@ -22,13 +23,12 @@ export function besideWhatLies(wall: StudWall, beyond: Beyond): OpenPoint | unde
   return { path: "assembly", kind: "assumed", message };
 }
 
-/** With nothing beyond it, the company's outside wall, assumed to carry load; between rooms the inside wall. */
+/** With nothing beyond it, the company's outside wall, which carries load unless somebody says otherwise; else the inside wall. */
 export function framedOnPlan(
   wall: StudWall,
   beyond: Beyond,
   newest: (assemblyId: string) => AssemblyRef | undefined,
 ): StudWall {
-  const outside = beyond === "nothing";
-  const assembly = newest(outside ? OUTSIDE_WALL : INSIDE_WALL) ?? wall.assembly;
-  return { ...wall, assembly, parameters: { ...wall.parameters, bearing: { value: outside, assumed: true } } };
+  const assembly = newest(beyond === "nothing" ? OUTSIDE_WALL : INSIDE_WALL) ?? wall.assembly;
+  return { ...wall, assembly };
 }

@@ -2,7 +2,6 @@ import { newBase } from "../../parts/base";
 import { assumedDimension, unmeasured } from "../../parts/dimension";
 import type { PartContext } from "../../parts/partKind";
 import { inches, type MeasuringSystem, millimetres, type Nanometres } from "../../units";
-import { newFramingParameters } from "./parameters";
 import type { StudWall } from "./schema";
 
 const HEIGHTS_NM: Record<MeasuringSystem, Nanometres> = { imperial: inches(97.125), metric: millimetres(2400) };
@@ -14,7 +13,7 @@ export const FIRST_WALL_ASSEMBLY = { id: "inside-wall", version: 1 };
 export function studWallDefaults(id: string, name: string, context: PartContext): StudWall {
   return {
     kind: "stud-wall",
-    schemaVersion: 5,
+    schemaVersion: 6,
     ...newBase(id, name),
     plan: null,
     ends: { left: "free", right: "free" },
@@ -25,7 +24,6 @@ export function studWallDefaults(id: string, name: string, context: PartContext)
     shape: { how: "level" },
     repeats: 1,
     assembly: FIRST_WALL_ASSEMBLY,
-    parameters: newFramingParameters(context.system),
     choices: {},
   };
 }

@@ -7,7 +7,7 @@ import { acrossStudWall } from "./across";
 import { allowanceOf } from "./allowances";
 import { besideWhatLies, framedOnPlan } from "./besideWhatLies";
 import { studWallDefaults } from "./defaults";
-import { framedOpenings, studWallDimensions, withDimension, withRefused } from "./figures";
+import { framedOpenings, studWallDimensions, studWallFigures } from "./figures";
 import { studThicknessNm } from "./fit";
 import { STUD_WALL_FUNCTIONS } from "./functions";
 import { studWallMigrations } from "./migrations";
@@ -25,11 +25,11 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   schema: studWallSchema,
   migrations: studWallMigrations,
   defaults: studWallDefaults,
-  measures: (wall, context) => wallMeasures(framedOpenings(wall), context),
+  measures: (wall, context) => wallMeasures(framedOpenings(wall, context), context),
   quantityNames: WALL_QUANTITIES,
-  quantities: (wall) => wallQuantities(framedOpenings(wall)),
+  quantities: wallQuantities,
   rows: WALL_ROWS,
-  rowsOf: (wall) => wallRows(framedOpenings(wall)),
+  rowsOf: wallRows,
   roles: STUD_WALL_ROLES,
   functions: STUD_WALL_FUNCTIONS,
   slot: framingSlot(),
@@ -42,13 +42,12 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   waits: (wall) => wall.length.valueNm === null,
   placed: framedOpenings,
   outline: wallOutline,
-  draw: (wall, context) => drawWall(framedOpenings(wall), context),
+  draw: (wall, context) => drawWall(framedOpenings(wall, context), context),
   across: acrossStudWall,
-  problems: (wall, context) => studWallProblems(framedOpenings(wall), context),
+  problems: (wall, context) => studWallProblems(framedOpenings(wall, context), context),
   openPoints: studWallOpenPoints,
   dimensions: studWallDimensions,
-  withDimension,
-  withRefused,
+  ...studWallFigures,
   asBuilt: framedOnPlan,
   besideWhatLies,
   nameOfItem: (wall, id) => wall.openings.find((each) => each.id === id)?.name,
@@ -58,10 +57,11 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
 
 export { unitAllowance } from "./allowances";
 export { INSIDE_WALL, OUTSIDE_WALL } from "./besideWhatLies";
+export * from "./choiceWords";
 export * from "./defaults";
 export { framedOpenings } from "./figures";
 export * from "./fit";
-export * from "./openPoints";
 export * from "./parameters";
 export * from "./roles";
 export * from "./schema";
+export { framingOf } from "./slot";

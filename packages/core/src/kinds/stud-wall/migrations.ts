@@ -1,6 +1,7 @@
 import { recordOf, recordsOf } from "../../migrations/fields";
 import type { Migration } from "../../migrations/migrate";
-import { LEAST_BLOCKING_NM, LEAST_SPACING_NM, unaskedFramingParameters, unitAllowances } from "./parameters";
+import { type Earlier, FIRST_ALLOWANCES, FIRST_UNASKED } from "./earlierFraming";
+import { LEAST_BLOCKING_NM, LEAST_SPACING_NM } from "./parameters";
 
 /** Spacings below what can be built, which were allowed before: at their least. */
 export function withinLimits(parameters: Record<string, unknown>): Record<string, unknown> {
@@ -10,6 +11,18 @@ export function withinLimits(parameters: Record<string, unknown>): Record<string
     return typeof value === "number" && value > 0 && value < leastNm ? { [name]: { ...choice, value: leastNm } } : {};
   };
   return { ...parameters, ...atLeast("spacingNm", LEAST_SPACING_NM), ...atLeast("blockingEveryNm", LEAST_BLOCKING_NM) };
+}
+
+/**
+ * What was confirmed stands among the choices, under the name formulas know it by. What was assumed was never in force beside
+ * the assembly and the house, so it goes.
+ */
+export function framingAmongChoices({ parameters, ...part }: Earlier): Earlier {
+  const confirmed = Object.entries(recordOf(parameters)).flatMap(([key, each]) => {
+    const { value, assumed } = recordOf(each);
+    return assumed === false ? [[key.replace(/Nm$/, ""), value] as const] : [];
+  });
+  return { ...part, choices: { ...recordOf(part.choices), ...Object.fromEntries(confirmed) } };
 }
 
 export const studWallMigrations: readonly Migration[] = [
@@ -39,7 +52,7 @@ export const studWallMigrations: readonly Migration[] = [
         shape: { how: "level" },
         repeats: 1,
         assembly: { id: outside ? "outside-wall" : "inside-wall", version: 1 },
-        parameters: { ...unaskedFramingParameters(), ...parameters },
+        parameters: { ...FIRST_UNASKED, ...parameters },
         choices: {},
       };
     },
@@ -51,7 +64,7 @@ export const studWallMigrations: readonly Migration[] = [
     up: (wall) => ({
       ...wall,
       openings: recordsOf(wall.openings).map((each) => ({ ...each, measuredAs: "rough", along: "from-left" })),
-      parameters: { ...unitAllowances("imperial"), ...recordOf(wall.parameters) },
+      parameters: { ...FIRST_ALLOWANCES, ...recordOf(wall.parameters) },
     }),
   },
   {
@@ -59,4 +72,5 @@ export const studWallMigrations: readonly Migration[] = [
     name: "spacings-that-can-be-built",
     up: (wall) => ({ ...wall, parameters: withinLimits(recordOf(wall.parameters)) }),
   },
+  { to: 6, name: "framing-among-the-choices", up: framingAmongChoices },
 ];

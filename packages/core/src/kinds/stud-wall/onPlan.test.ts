@@ -16,7 +16,7 @@ const onPlan = (stretch: WallOnPlan["stretch"]): StudWall => ({
 
 describe("a stud wall on the plan", () => {
   it("has its length and openings typed in the room, and its height here", () => {
-    const slots = kind.dimensions(onPlan({ how: "whole" }));
+    const slots = kind.dimensions(onPlan({ how: "whole" }), context);
     expect(slots.map((slot) => [slot.path, slot.typedOn?.path])).toEqual([
       ["length", "runs.b.length"],
       ["height", undefined],
@@ -31,7 +31,7 @@ describe("a stud wall on the plan", () => {
     const refused = enterDimension(kind, stretch, "plan.from", "here", context);
     expect(refused.problem).toBeDefined();
     expect(refused.part.plan?.stretch).toMatchObject({ from: { valueNm: 0, refused: "here" } });
-    expect(() => kind.withDimension(onPlan({ how: "whole" }), "plan.from", 1, "1")).toThrow("plan.from");
+    expect(() => kind.withDimension(onPlan({ how: "whole" }), "plan.from", 1, "1", context)).toThrow("plan.from");
   });
 
   it("has no open point for what the room says", () => {
@@ -45,12 +45,22 @@ describe("a stud wall on the plan", () => {
 describe("a stud wall from before the plan", () => {
   it("is lifted to stand by itself, and is then what its schema takes", () => {
     const now = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) });
-    const { plan: _plan, ends: _ends, meetings: _meetings, notes: _notes, photos: _photos, ...old } = now;
-    const lifted = migrate({ ...old, schemaVersion: 1 }, kind.migrations);
+    const { plan: _plan, ends: _ends, meetings: _meetings, notes: _notes, photos: _photos, choices, ...old } = now;
+    const { spacing, studSize, topPlates, bearing, sheathed } = choices;
+    const of = (value: unknown) => ({ value, assumed: false });
+    const parameters = {
+      spacingNm: of(spacing),
+      studSize: of(studSize),
+      topPlates: of(topPlates),
+      bearing: of(bearing),
+      sheathed: of(sheathed),
+      bottomPlates: { value: 1, assumed: true },
+    };
+    const lifted = migrate({ ...old, parameters, schemaVersion: 1 }, kind.migrations);
     expect(lifted.ok && partSchema.parse(lifted.value)).toEqual(now);
   });
 
   it("made by a newer version is refused, not guessed at", () => {
-    expect(migrate({ schemaVersion: 6 }, kind.migrations)).toMatchObject({ ok: false, problem: { code: "too-new" } });
+    expect(migrate({ schemaVersion: 7 }, kind.migrations)).toMatchObject({ ok: false, problem: { code: "too-new" } });
   });
 });

@@ -7,7 +7,7 @@ import { contexts, library, openingOf, wallOf } from "../../testing/library";
 import { feet, inches, millimetres } from "../../units";
 import { measuredOtherwise, placedOtherwise } from "../../wall";
 import { allowanceOf, unitAllowance } from "./allowances";
-import { framedOpenings, type StudWall, studWallKind, studWallSchema } from "./index";
+import { framedOpenings, framingOf, type StudWall, studWallKind, studWallSchema } from "./index";
 
 const context = contexts.imperial;
 const wallWith = (...openings: Opening[]): StudWall =>
@@ -21,7 +21,11 @@ const window = (id: string, changes: Partial<Opening> = {}): Opening => ({
   ...changes,
 });
 const figures = (wall: StudWall) =>
-  framedOpenings(wall).openings.map(({ position, width, height }) => [position.valueNm, width.valueNm, height.valueNm]);
+  framedOpenings(wall, context).openings.map(({ position, width, height }) => [
+    position.valueNm,
+    width.valueNm,
+    height.valueNm,
+  ]);
 
 describe("an opening measured by its unit", () => {
   // Common practice: a 3/0 x 6/8 door is framed 38 x 82 1/2 in; a window 1/2 in larger each way.
@@ -44,26 +48,26 @@ describe("an opening measured by its unit", () => {
 
   it("follows the wall's own allowances", () => {
     const wall = wallWith(door({ measuredAs: "unit" }));
-    const parameters = { ...wall.parameters, doorAllowanceWidthNm: { value: inches(3), assumed: false } };
-    expect(figures({ ...wall, parameters })[0]?.[1]).toBe(inches(39));
+    const choices = { ...wall.choices, doorAllowanceWidth: inches(3) };
+    expect(figures({ ...wall, choices })[0]?.[1]).toBe(inches(39));
   });
 
   it("has a head as high as its rough opening, and takes one typed", () => {
     const wall = wallWith(window("w", { measuredAs: "unit" }));
-    const head = studWallKind.dimensions(wall).find((slot) => slot.path === "openings.w.head");
+    const head = studWallKind.dimensions(wall, context).find((slot) => slot.path === "openings.w.head");
     expect(head?.dimension.valueNm).toBe(inches(34 + 48.5));
     const { part } = enterDimension(studWallKind, wall, "openings.w.head", "84", context);
     expect(part.openings[0]?.height.valueNm).toBe(inches(84 - 34 - 0.5));
-    expect(studWallKind.dimensions(wall).map((slot) => slot.label)).toContain("Unit width");
+    expect(studWallKind.dimensions(wall, context).map((slot) => slot.label)).toContain("Unit width");
   });
 
   it("keeps what was typed when it turns out to be the unit's; what was assumed stays the same hole", () => {
-    const { parameters } = wallWith();
-    expect(measuredOtherwise(door(), "unit", unitAllowance("door", parameters)).width.valueNm).toBe(inches(36));
+    const framing = framingOf(wallWith(), "imperial");
+    expect(measuredOtherwise(door(), "unit", unitAllowance("door", framing)).width.valueNm).toBe(inches(36));
     const assumed = door({ width: { valueNm: inches(38), typed: "", assumed: true } });
-    const unit = measuredOtherwise(assumed, "unit", unitAllowance("door", parameters));
+    const unit = measuredOtherwise(assumed, "unit", unitAllowance("door", framing));
     expect(unit.width.valueNm).toBe(inches(36));
-    expect(measuredOtherwise(unit, "rough", unitAllowance("door", parameters))).toEqual(assumed);
+    expect(measuredOtherwise(unit, "rough", unitAllowance("door", framing))).toEqual(assumed);
   });
 
   it("is asked about as it was entered, not as it is framed", () => {
@@ -94,7 +98,7 @@ describe("where an opening stands", () => {
   });
 
   it("has no figure to type but where it is measured from the left end", () => {
-    const paths = (opening: Opening) => studWallKind.dimensions(wallWith(opening)).map((slot) => slot.path);
+    const paths = (opening: Opening) => studWallKind.dimensions(wallWith(opening), context).map((slot) => slot.path);
     expect(paths(window("w"))).toContain("openings.w.position");
     expect(paths(window("w", { along: "centred" }))).not.toContain("openings.w.position");
     const drawn = studWallKind.draw(wallWith(window("w", { along: "even" })), context, { sharedOpenings: [] });
@@ -104,10 +108,10 @@ describe("where an opening stands", () => {
   it("stays there when it is measured from the left end again", () => {
     const wall = wallWith(door({ along: "centred", measuredAs: "unit" }));
     const [opening = door()] = wall.openings;
-    const placed = placedOtherwise(wall, opening, "from-left", (each) => allowanceOf(wall, each));
+    const placed = placedOtherwise(wall, opening, "from-left", (each) => allowanceOf(wall, each, "imperial"));
     expect(placed.position.valueNm).toBe(feet(12) - inches(18));
     expect(figures({ ...wall, openings: [placed] })).toEqual(figures(wall));
-    expect(placedOtherwise(wall, placed, "even", (each) => allowanceOf(wall, each)).along).toBe("even");
+    expect(placedOtherwise(wall, placed, "even", (each) => allowanceOf(wall, each, "imperial")).along).toBe("even");
   });
 
   it("overlaps are told, as ever", () => {
@@ -135,8 +139,8 @@ describe("settling openings", () => {
     fc.assert(
       fc.property(fc.array(anyOpening, { maxLength: 5 }), (openings) => {
         const ids = openings.map((opening, index) => ({ ...opening, id: `o${index}` }));
-        const once = framedOpenings(wallWith(...ids));
-        expect(framedOpenings(once)).toEqual(once);
+        const once = framedOpenings(wallWith(...ids), context);
+        expect(framedOpenings(once, context)).toEqual(once);
         expect(once.openings.every((opening) => opening.measuredAs === "rough")).toBe(true);
       }),
     );
@@ -150,7 +154,7 @@ describe("settling openings", () => {
           ...openingOf("plain", `o${index}`, { positionNm: 0, widthNm, heightNm: feet(6) }),
           along: "even" as const,
         }));
-        const settled = framedOpenings(wallWith(...openings)).openings;
+        const settled = framedOpenings(wallWith(...openings), context).openings;
         const edges = settled.flatMap(({ position, width }) => [
           position.valueNm ?? 0,
           (position.valueNm ?? 0) + (width.valueNm ?? 0),
@@ -164,19 +168,25 @@ describe("settling openings", () => {
 });
 
 describe("walls from before", () => {
-  it("have rough openings, from the left end, and the usual allowances", () => {
-    const { parameters, openings, ...rest } = wallWith(window("w"));
-    const { doorAllowanceWidthNm: _w, doorAllowanceHeightNm: _h, windowAllowanceNm: _n, ...before } = parameters;
+  it("have rough openings, from the left end, and keep only the allowances somebody chose", () => {
+    const { openings, ...rest } = wallWith(window("w"));
     const old = openings.map(({ measuredAs: _m, along: _a, ...opening }) => opening);
-    const lifted = migrate({ ...rest, schemaVersion: 3, parameters: before, openings: old }, studWallKind.migrations);
+    const parameters = {
+      windowAllowanceNm: { value: inches(1), assumed: false },
+      topPlates: { value: 3, assumed: true },
+    };
+    const lifted = migrate(
+      { ...rest, choices: {}, schemaVersion: 3, parameters, openings: old },
+      studWallKind.migrations,
+    );
     expect(lifted.ok && studWallSchema.parse(lifted.value)).toMatchObject({
       openings: [{ measuredAs: "rough", along: "from-left" }],
-      parameters: { windowAllowanceNm: { value: inches(0.5), assumed: true } },
+      choices: { windowAllowance: inches(1) },
     });
   });
 
   it("metric ones start from metric allowances", () => {
     const start = studWallKind.defaults("m", "M", contexts.metric);
-    expect(start.parameters.doorAllowanceWidthNm.value).toBe(millimetres(50));
+    expect(framingOf(start, "metric").doorAllowanceWidth).toBe(millimetres(50));
   });
 });

@@ -7,16 +7,17 @@ import { fromLeft, headNm, openingLeft, openingRight } from "../../wall/openings
 import { duplicateIds, extentProblems, openingSizeProblems, shapeProblems } from "../../wall/problems";
 import { highestHeadNm, jambStuds, studThicknessNm } from "./fit";
 import type { StudWall } from "./schema";
+import { framingOf } from "./slot";
 
 /** Everything that keeps this wall from being built as measured, each beside its field. */
 export function studWallProblems(wall: StudWall, context: PartContext): readonly Problem[] {
-  if (!ownValue(context.sections, wall.parameters.studSize.value)) {
-    const message = `There is no stud size “${wall.parameters.studSize.value}” in the library.`;
-    return [problem("unknown-section", "parameters.studSize.value", message)];
+  const { studSize, bottomPlates } = framingOf(wall, context.system);
+  if (!ownValue(context.sections, studSize)) {
+    return [problem("unknown-section", "choices.studSize", `There is no stud size “${studSize}” in the library.`)];
   }
   const extent = extentProblems(wall, context.system);
   if (extent.length > 0) return extent;
-  const leastNm = (wall.parameters.bottomPlates.value + 2) * studThicknessNm(wall, context);
+  const leastNm = (bottomPlates + 2) * studThicknessNm(wall, context);
   const ownProblems = [...leastProblems(wall, context), ...shapeProblems(wall, leastNm, context.system)];
   if (ownProblems.length > 0) return ownProblems;
   const sizes = wall.openings.flatMap(openingSizeProblems);
@@ -33,8 +34,8 @@ export function studWallProblems(wall: StudWall, context: PartContext): readonly
 function leastProblems(wall: StudWall, context: PartContext): Problem[] {
   const say = (nm: Nanometres) => formatLength(nm, context.system);
   const thicknessNm = studThicknessNm(wall, context);
-  const { bottomPlates, topPlates } = wall.parameters;
-  const platesNm = (bottomPlates.value + topPlates.value) * thicknessNm;
+  const { bottomPlates, topPlates } = framingOf(wall, context.system);
+  const platesNm = (bottomPlates + topPlates) * thicknessNm;
   const found: Problem[] = [];
   if (wall.length.valueNm !== null && wall.length.valueNm < 2 * thicknessNm) {
     const message = `A wall has a stud at each end, so it is at least ${say(2 * thicknessNm)} long.`;
@@ -57,7 +58,7 @@ function verticalProblems(wall: StudWall, opening: Opening, context: PartContext
     const message = `${opening.name}: a sill at ${say(sillNm)} is above the highest head, ${say(undersideNm)}.`;
     return [problem("sill-above-head", `openings.${opening.id}.sill`, message)];
   }
-  const platesNm = wall.parameters.bottomPlates.value * studThicknessNm(wall, context);
+  const platesNm = framingOf(wall, context.system).bottomPlates * studThicknessNm(wall, context);
   const leastSillNm = platesNm + studThicknessNm(wall, context);
   if (sillNm > 0 && sillNm < leastSillNm) {
     const message = `${opening.name}: a sill is at least ${say(leastSillNm)} up, on the bottom plate. Use 0 for none.`;
@@ -78,7 +79,7 @@ function widthProblems(wall: StudWall, opening: Opening, context: PartContext): 
     const message = `${opening.name} is ${say(widthNm)} wide; the wall is ${say(lengthNm)} long.`;
     return [problem("opening-too-wide", `openings.${opening.id}.width`, message)];
   }
-  const jambNm = jambStuds(wall, opening) * studThicknessNm(wall, context);
+  const jambNm = jambStuds(framingOf(wall, context.system), opening) * studThicknessNm(wall, context);
   if (openingRight(opening) > lengthNm) {
     const message = `${opening.name} would end ${say(openingRight(opening) - lengthNm)} past the right end of the wall.`;
     return [problem("opening-past-end", `openings.${opening.id}.position`, message)];
@@ -101,9 +102,9 @@ function neighbourProblems(wall: StudWall, context: PartContext): Problem[] {
     const gapNm = openingLeft(opening) - openingRight(before);
     if (gapNm < 0)
       return [problem("openings-overlap", path, `${opening.name} overlaps ${before.name} by ${say(-gapNm)}.`)];
-    const { kingsPerSide } = wall.parameters;
+    const framing = framingOf(wall, context.system);
     // One set of kings serves both.
-    const studs = jambStuds(wall, before) + jambStuds(wall, opening) - kingsPerSide.value;
+    const studs = jambStuds(framing, before) + jambStuds(framing, opening) - framing.kingsPerSide;
     const leastNm = studs * studThicknessNm(wall, context);
     if (gapNm >= leastNm) return [];
     const message = `${before.name} and ${opening.name} are ${say(gapNm)} apart; the studs between them need ${say(leastNm)}.`;

@@ -1,18 +1,20 @@
 import { z } from "zod";
 import { partBase } from "../../parts/base";
-import { assemblyRefSchema, choicesSchema } from "../../parts/use";
+import type { Settled } from "../../parts/choicesSlot";
+import { choicesThatStand } from "../../parts/choicesThatStand";
+import { assemblyRefSchema } from "../../parts/use";
 import { wallFields } from "../../wall/schema";
-import { framingParametersSchema } from "./parameters";
+import { FRAMING_PARAMETERS, type FramingChoices } from "./parameters";
 
 export const studWallSchema = z.object({
   kind: z.literal("stud-wall"),
-  schemaVersion: z.literal(5),
+  schemaVersion: z.literal(6),
   ...partBase,
   ...wallFields,
   /** What it is framed by, in the version it is counted with. */
   assembly: assemblyRefSchema,
-  parameters: framingParametersSchema,
-  /** Choices for what parameters the assembly has beyond those of framing. */
-  choices: choicesSchema,
+  /** What people chose; all else follows the house and the assembly. */
+  choices: choicesThatStand(FRAMING_PARAMETERS),
 });
-export type StudWall = z.infer<typeof studWallSchema>;
+
+export type StudWall = z.infer<typeof studWallSchema> & { readonly settled?: Settled<FramingChoices> };

@@ -29,7 +29,7 @@ describe("the figures of a top that is not level", () => {
   it("are named by what they are, breaks by their place in the row", () => {
     const named = (each: StudWall) =>
       studWallKind
-        .dimensions(each)
+        .dimensions(each, context)
         .filter(({ path }) => path.startsWith("shape."))
         .map(({ path, label, of }) => `${path}: ${of} ${label}`);
     expect(named(level)).toEqual([]);
@@ -47,7 +47,7 @@ describe("the figures of a top that is not level", () => {
   });
 
   it("are set one by one, and no other with them", () => {
-    const set = (each: StudWall, path: string) => studWallKind.withDimension(each, path, feet(9), "9'").shape;
+    const set = (each: StudWall, path: string) => studWallKind.withDimension(each, path, feet(9), "9'", context).shape;
     const nine = measured(feet(9), "9'");
     expect(set(slope(feet(10)), "shape.highHeight")).toMatchObject({ highHeight: nine });
     expect(set(peak(feet(12), feet(6)), "shape.peakAt")).toMatchObject({

@@ -101,7 +101,7 @@ describe("a new wall", () => {
     expect(studWallSchema.parse(wall)).toEqual(wall);
     const points = studWallKind.openPoints(wall, context);
     expect(points.filter((point) => point.kind === "missing").map((point) => point.path)).toEqual(["length"]);
-    expect(points.map((point) => point.path)).toContain("parameters.bearing");
+    expect(points.map((point) => point.path)).toContain("choices.bearing");
   });
 
   it("takes openings only once it is measured, in the widest free stretch", () => {

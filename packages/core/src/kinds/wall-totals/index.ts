@@ -2,14 +2,17 @@ import { z } from "zod";
 import { recordOf } from "../../migrations/fields";
 import type { Migration } from "../../migrations/migrate";
 import { newBase, partBase } from "../../parts/base";
+import type { Settled } from "../../parts/choicesSlot";
+import { choicesThatStand } from "../../parts/choicesThatStand";
 import { assumedDimension, dimensionSchema, unmeasured } from "../../parts/dimension";
+import { countSlot } from "../../parts/figure";
 import { figureSetters } from "../../parts/figures";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import { figurePoints } from "../../parts/openPointsOf";
 import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
 import type { QuantityValues } from "../../parts/quantity";
 import { sectionOf } from "../../parts/section";
-import { assemblyRefSchema, choicesSchema } from "../../parts/use";
+import { assemblyRefSchema } from "../../parts/use";
 import { type Problem, problem } from "../../problems/problem";
 import { ownValue } from "../../records/ownValue";
 import {
@@ -24,12 +27,13 @@ import {
 } from "../../units";
 import { openingRow, WALL_QUANTITIES, WALL_ROWS } from "../../wall/quantities";
 import { STUD_WALL_FUNCTIONS } from "../stud-wall/functions";
-import { withinLimits } from "../stud-wall/migrations";
-import { framingParametersSchema, newFramingParameters } from "../stud-wall/parameters";
+import { framingAmongChoices, withinLimits } from "../stud-wall/migrations";
+import { FRAMING_PARAMETERS, type FramingChoices } from "../stud-wall/parameters";
 import { STUD_WALL_ROLES } from "../stud-wall/roles";
-import { framingSlot } from "../stud-wall/slot";
+import { framingOf, framingSlot } from "../stud-wall/slot";
 
-const countSchema = z.int().min(0).max(10_000);
+const MOST_PLACES = 10_000;
+const countSchema = z.int().min(0).max(MOST_PLACES);
 
 /**
  * Walls by their totals, where nobody has drawn them: so much wall of one height, so many corners, meeting walls and
@@ -37,7 +41,7 @@ const countSchema = z.int().min(0).max(10_000);
  */
 export const wallTotalsSchema = z.object({
   kind: z.literal("wall-totals"),
-  schemaVersion: z.literal(2),
+  schemaVersion: z.literal(3),
   ...partBase,
   length: dimensionSchema,
   height: dimensionSchema,
@@ -48,11 +52,12 @@ export const wallTotalsSchema = z.object({
   openingWidth: dimensionSchema,
   openingHeight: dimensionSchema,
   assembly: assemblyRefSchema,
-  parameters: framingParametersSchema,
-  choices: choicesSchema,
+  /** What people chose; all else follows the house and the assembly. */
+  choices: choicesThatStand(FRAMING_PARAMETERS),
 });
-export type WallTotals = z.infer<typeof wallTotalsSchema>;
+export type WallTotals = z.infer<typeof wallTotalsSchema> & { readonly settled?: Settled<FramingChoices> };
 
+const PLACES = "How many there are";
 export const TOTAL_COUNTS = [
   { field: "corners", label: "Corners" },
   { field: "meetings", label: "Meeting walls" },
@@ -66,6 +71,7 @@ const wallTotalsMigrations: readonly Migration[] = [
     name: "spacings-that-can-be-built",
     up: (part) => ({ ...part, parameters: withinLimits(recordOf(part.parameters)) }),
   },
+  { to: 3, name: "framing-among-the-choices", up: framingAmongChoices },
 ];
 
 const dimensions = (part: WallTotals): DimensionSlot[] => [
@@ -90,18 +96,20 @@ function lengthProblem(part: WallTotals, { system }: PartContext): Problem | und
 }
 
 /** The studs and openings have to have room between the plates. */
-function heightProblem({ height, openings, openingHeight, parameters }: WallTotals, context: PartContext) {
+function heightProblem(part: WallTotals, context: PartContext) {
+  const { height, openings, openingHeight } = part;
+  const { studSize, bottomPlates, topPlates } = framingOf(part, context.system);
   const say = (nm: number) => formatLength(nm, context.system);
   const heightNm = height.valueNm ?? 0;
   if (heightNm > HIGHEST_NM) {
     return problem("too-high", "height", `A wall is at most ${say(HIGHEST_NM)} high. Check the unit.`);
   }
-  const { thicknessNm } = sectionOf(context.sections, parameters.studSize.value);
-  const platesNm = (parameters.bottomPlates.value + parameters.topPlates.value) * thicknessNm;
+  const { thicknessNm } = sectionOf(context.sections, studSize);
+  const platesNm = (bottomPlates + topPlates) * thicknessNm;
   if (heightNm <= platesNm) {
     return problem("too-low", "height", `The plates alone are ${say(platesNm)}. The walls must be higher.`);
   }
-  const mostNm = heightNm - parameters.topPlates.value * thicknessNm;
+  const mostNm = heightNm - topPlates * thicknessNm;
   if (openings === 0 || (openingHeight.valueNm ?? 0) <= mostNm) return undefined;
   const message = `An opening ${say(openingHeight.valueNm ?? 0)} high reaches above the underside of the top plates, ${say(mostNm)}.`;
   return problem("head-above-plate", "openingHeight", message);
@@ -112,9 +120,9 @@ function problems(part: WallTotals, context: PartContext): Problem[] {
     .filter(({ dimension: { valueNm } }) => valueNm !== null && valueNm <= 0)
     .map(({ path, label }) => problem("not-positive", path, `The ${label.toLowerCase()} is more than zero.`));
   if (wrong.length > 0) return wrong;
-  if (!ownValue(context.sections, part.parameters.studSize.value)) {
-    const message = `There is no stud size “${part.parameters.studSize.value}” in the library.`;
-    return [problem("unknown-section", "parameters.studSize.value", message)];
+  const { studSize } = framingOf(part, context.system);
+  if (!ownValue(context.sections, studSize)) {
+    return [problem("unknown-section", "choices.studSize", `There is no stud size “${studSize}” in the library.`)];
   }
   const misfit = heightProblem(part, context) ?? lengthProblem(part, context);
   if (misfit) return [misfit];
@@ -153,7 +161,7 @@ export const wallTotalsKind: PartKind<WallTotals> = {
   migrations: wallTotalsMigrations,
   defaults: (id, name, { system }) => ({
     kind: "wall-totals",
-    schemaVersion: 2,
+    schemaVersion: 3,
     ...newBase(id, name),
     length: unmeasured,
     height: assumedDimension(system === "imperial" ? feet(8) : millimetres(2400)),
@@ -163,7 +171,6 @@ export const wallTotalsKind: PartKind<WallTotals> = {
     openingWidth: assumedDimension(system === "imperial" ? feet(3) : millimetres(900)),
     openingHeight: assumedDimension(system === "imperial" ? feet(4) : millimetres(1200)),
     assembly: { id: "outside-wall", version: 1 },
-    parameters: newFramingParameters(system),
     choices: {},
   }),
   measures,
@@ -210,6 +217,9 @@ export const wallTotalsKind: PartKind<WallTotals> = {
     ...(part.length.valueNm === null ? [] : [reckonedPoint]),
   ],
   dimensions,
+  figures: (part) =>
+    TOTAL_COUNTS.map(({ field, label }) => countSlot(field, label, part[field], { most: MOST_PLACES, of: PLACES })),
+  withFigure: (part, path, value) => ({ ...part, [path]: value }),
   ...figureSetters<WallTotals>((part, path, to) => {
     if (path !== "length" && path !== "height" && path !== "openingWidth" && path !== "openingHeight") {
       throw new Error(`walls by totals: "${path}" is not one of its figures`);

@@ -1,4 +1,5 @@
-import { enterDimension } from "../../../parts/entry";
+import { settlePart } from "../../../assemblies";
+import { enterDimension, enterFigure } from "../../../parts/entry";
 import { contexts, elevationOf, library, openingOf } from "../../../testing/library";
 import { counted, masonryOf, pierOf, placed, quantityOf, said } from "../../../testing/masonry";
 import { feet, metres, millimetres } from "../../../units";
@@ -34,6 +35,65 @@ describe("what masonry cannot be built by is said, and the rest counted", () => 
 
   it("nothing is said of what courses", () => {
     expect(said(counted(wall()))).not.toMatch(/off a course/);
+  });
+
+  it("an area of openings: taken off where stone or area is counted, told where courses are laid out or openings drawn", () => {
+    const typed = { value: 2, typed: "2 m2", assumed: false };
+    const area = (openings = [window(2000, 1200, 900, 1050)], choices = {}) => ({
+      ...wall(openings, choices),
+      openingArea: typed,
+    });
+    const byArea = { method: "by-area" };
+    expect(quantityOf(counted(area([], byArea)), "outerUnits")).toBeLessThan(
+      quantityOf(counted(wall([], byArea)), "outerUnits") - 100,
+    );
+    expect(said(counted(area([], byArea)))).not.toMatch(/openings/);
+    expect(said(counted(area([])))).toMatch(/Laid out as if it had no openings: 2 m² is taken off its area alone/);
+    expect(quantityOf(counted(area([])), "outerUnits")).toBe(quantityOf(counted(wall([])), "outerUnits"));
+    expect(said(counted(area()))).toMatch(/The area of openings, 2 m², is not taken off: its openings are entered/);
+    expect(counted(area()).lines).toEqual(counted(wall()).lines);
+  });
+
+  it("an area of openings is asked where it comes to something: of stone, and by area", () => {
+    const asks = (choices: object, assemblyId = "brick-wall", openings: Parameters<typeof wall>[0] = []) =>
+      masonryWallKind
+        .figures?.(settlePart(wall(openings, choices, assemblyId), "metric", library))
+        .some((each) => each.path === "openingArea");
+    expect([asks({}), asks({ method: "by-area" }), asks({}, "stone-wall")]).toEqual([false, true, true]);
+    expect(asks({}, "stone-wall", [window(2000, 1200, 900, 1050)])).toBe(false);
+  });
+
+  it("an area of openings below nothing is no record of a wall", () => {
+    const stored = (value: number) => ({ ...wall([]), openingArea: { value, typed: "", assumed: false } });
+    expect(masonryWallKind.schema.safeParse(stored(-1)).success).toBe(false);
+    expect(masonryWallKind.schema.safeParse(stored(1e9)).success).toBe(false);
+    expect(masonryWallKind.schema.safeParse(stored(2)).success).toBe(true);
+  });
+
+  it("an area of openings that leaves nothing, or cannot be read, stays beside with the last good one in force", () => {
+    const good = enterFigure(masonryWallKind, wall([]), "openingArea", "2 m × 900 mm", contexts.metric);
+    expect(good.part.openingArea).toMatchObject({ value: 1.8, typed: "2 m × 900 mm" });
+    for (const typed of ["15.2", "-1", "3 m", "a door"]) {
+      const bad = enterFigure(masonryWallKind, good.part, "openingArea", typed, contexts.metric);
+      expect(bad.problem?.path).toBe("openingArea");
+      expect(bad.part.openingArea).toMatchObject({ value: 1.8, refused: typed });
+      expect(said(counted(bad.part))).toMatch(/Area of openings: “.*” could not be used|Area of openings.*could not/);
+    }
+    const again = enterFigure(masonryWallKind, good.part, "openingArea", "0", contexts.metric);
+    expect(again.part.openingArea).toEqual({ value: 0, typed: "0", assumed: false });
+  });
+
+  it("a soldier course where a lintel stands, or over an opening at the very top: the courses go on", () => {
+    const soldiers = (choices: object, openings = [window(2000, 1200, 900, 1050)]) =>
+      counted(wall(openings, { soldiers: true, ...choices }));
+    expect(said(soldiers({ lintelsDisplace: true }))).toMatch(/has no soldier course: its lintel stands there/);
+    expect(said(soldiers({ lintelsDisplace: false }))).not.toMatch(/soldier/);
+    expect(said(soldiers({ lintels: false }, [window(2000, 1200, 1200, 1200)]))).toMatch(/the wall is too low/);
+    expect(said(soldiers({ lintels: false }, [window(2000, 60, 900, 1050)]))).toMatch(/narrower than one unit on end/);
+    const kept = quantityOf(soldiers({ lintelsDisplace: true }), "outerUnits");
+    expect(kept).toBe(
+      quantityOf(counted(wall([window(2000, 1200, 900, 1050)], { lintelsDisplace: true })), "outerUnits"),
+    );
   });
 
   it("an opening wider than any lintel of the table", () => {

@@ -17,6 +17,7 @@ import { amountsOf, type LeafAmounts, perSquareMetre, rakingCutM } from "./amoun
 import { masonryAnswers } from "./answers";
 import { layLeaf, type RoleOf } from "./layLeaf";
 import { lintelsOf } from "./lintels";
+import { soldiersOf } from "./soldiers";
 import { stoneAmounts } from "./stone";
 import { closersOf, dampCoursesOf, movementJointsOf, reinforcementOf } from "./strips";
 import { tiesOf, weepHolesOf } from "./ties";
@@ -65,7 +66,12 @@ export function layOutMasonryWall(wall: MasonryWall, assembly: Assembly, site: S
     repeats: wall.repeats,
     words: masonryWordsOf(wall, context),
     workingOf: (role) => masonryWorking(role, pieces),
-    problems: [...(tooMany ? [tooMany] : []), ...lintels.flatMap((each) => each.problems), ...bondProblems(choices)],
+    problems: [
+      ...(tooMany ? [tooMany] : []),
+      ...lintels.flatMap((each) => each.problems),
+      ...laid.flatMap((each) => each.problems),
+      ...bondProblems(choices),
+    ],
   };
 }
 
@@ -82,14 +88,21 @@ export function formulaChoices(choices: MasonryChoices): Map<string, Value> {
 const unitWords = ({ leaf, unit }: LeafPlan, leaves: readonly LeafPlan[]): string =>
   leaves.length > 1 ? `${unit.name}, ${leaf} leaf` : unit.name;
 
-type LaidLeaf = { readonly plan: LeafPlan; readonly pieces: readonly CoursePiece[]; readonly amounts: LeafAmounts };
+type LaidLeaf = {
+  readonly plan: LeafPlan;
+  readonly pieces: readonly CoursePiece[];
+  readonly amounts: LeafAmounts;
+  readonly problems: readonly Problem[];
+};
 
 function layOne(wall: MasonryWall, plan: LeafPlan, choices: MasonryChoices, lintels: readonly StripPiece[]): LaidLeaf {
   const displacing: readonly Rectangle[] = choices.lintelsDisplace ? lintels.filter((each) => each.heightNm > 0) : [];
-  const face = { profile: profileOf(wall), holes: [...wall.openings.map(openingRectangle), ...displacing] };
+  const soldiers = soldiersOf(wall, plan, choices, displacing);
+  const holes = [...wall.openings.map(openingRectangle), ...displacing, ...soldiers.holes];
+  const face = { profile: profileOf(wall), holes };
   const roleOf: RoleOf = (is) => (choices.buildUp === "stone" ? "stone" : `${plan.leaf}-${is}`);
-  const pieces = layLeaf(plan, face, choices, roleOf);
-  return { plan, pieces, amounts: amountsOf(wall, plan, pieces) };
+  const pieces = [...layLeaf(plan, face, choices, roleOf), ...soldiers.pieces];
+  return { plan, pieces, amounts: amountsOf(wall, plan, pieces), problems: soldiers.problems };
 }
 
 /** What ties, drains, parts and strengthens the leaves. */

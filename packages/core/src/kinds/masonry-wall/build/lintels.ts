@@ -38,6 +38,10 @@ export function lintelsOf(
     const message = `“${assembly.name}” has no table of lintels: none is counted.`;
     return { pieces, problems: [problem("no-lintel-table", "assembly", message)] };
   }
+  if (columnOf(table, "item") < 0) {
+    const message = `The table “${table.label}” has no column “item” that says which lintel it is: none is counted.`;
+    return { pieces, problems: [problem("no-lintel-item", "assembly", message)] };
+  }
   const say = (nm: Nanometres) => formatLength(nm, system);
   for (const opening of wall.openings) {
     const [leftNm, rightNm] = [openingLeft(opening), openingRight(opening)];

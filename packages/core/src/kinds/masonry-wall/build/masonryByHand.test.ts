@@ -62,6 +62,29 @@ describe("walls of brick worked by hand, course by course", () => {
     expect(count.compared[0]?.byArea).toBeCloseTo(0.405 / 0.016875, 6);
   });
 
+  it("a soldier course over a window of 1.2 m: sixteen bricks on end, three courses high, in place of those there", () => {
+    // 1.2 m less a joint over 75 mm is 15.87: sixteen, their joints evened out. 215 + 10 mm are three courses of 75.
+    const wall = (soldiers: boolean) =>
+      counted(
+        masonryOf("metric", {
+          lengthNm: metres(4.5),
+          heightNm: metres(2.4),
+          openings: [hole("window", 1650, 1200, 900, 1050)],
+          choices: { ...NO_LINTELS, soldiers },
+        }),
+      );
+    const [without, withThem] = [wall(false), wall(true)];
+    expect(placed(withThem, "outer-soldier")).toBe(16);
+    const [row] = withThem.pieces.filter((piece) => piece.role === "outer-soldier");
+    expect(row).toMatchObject({ yNm: millimetres(900 + 1050 + 10), heightNm: millimetres(215) });
+    // As many lying ones fewer as three courses of 1.2 m have: 5.33 each, halves and cuts among them.
+    const lying = (count: typeof without) =>
+      ["outer-unit", "outer-half", "outer-cut"].reduce((sum, role) => sum + placed(count, role), 0);
+    expect(lying(without) - lying(withThem)).toBeGreaterThanOrEqual(12);
+    expect(lying(without) - lying(withThem)).toBeLessThanOrEqual(18);
+    expect(withThem.compared[0]?.byArea).toBeCloseTo(without.compared[0]?.byArea ?? 0, 9);
+  });
+
   it("a corner of a cavity wall: each leaf turns its own corner, and none is counted twice", () => {
     const context = partContext("metric", library);
     const cavity = (lengthNm: number, left: "corner-through" | "corner-butts") =>
@@ -80,6 +103,10 @@ describe("walls of brick worked by hand, course by course", () => {
     // 102.5 + 100 + 100: 302.5 mm. Outside 4.5 m through the corner, and 3.0 m that butts: 2.6975 inside.
     expect(lengths(cavity(metres(4.5), "corner-through"))).toEqual([4.5, 4.2975]);
     expect(lengths(cavity(metres(3) - millimetres(302.5), "corner-butts"))).toEqual([2.8975, 2.6975]);
+    // The other way round where the house turns inwards: there the outer leaf stops short and the inner one goes round.
+    const inwards = (wall: ReturnType<typeof cavity>) => ({ ...wall, insideCorners: { left: true, right: false } });
+    expect(lengths(inwards(cavity(metres(4.5), "corner-through")))).toEqual([4.3, 4.5]);
+    expect(lengths(inwards(cavity(metres(3) - millimetres(302.5), "corner-butts")))).toEqual([2.6975, 2.9]);
     // Both outer leaves together are as long as their centre lines: 4.44875 + 2.94875.
     expect(4.5 + 2.8975).toBeCloseTo(4.5 - 0.05125 + 3 - 0.05125, 9);
   });
@@ -105,6 +132,11 @@ describe("walls of brick worked by hand, course by course", () => {
     const count = counted(wall);
     expect(quantityOf(count, "stoneCount") / 1.08).toBeCloseTo(132.37, 2);
     expect(Math.ceil(quantityOf(count, "stoneCount"))).toBe(143);
+    // From three figures, without the opening, it is the same stone and mortar.
+    const { openings: _, ...undrawn } = wall;
+    const typed = { value: 1.1, typed: "1.1", assumed: false };
+    const three = counted({ ...undrawn, openings: [], openingArea: typed });
+    for (const rule of ["stoneCount", "sand"]) expect(quantityOf(three, rule)).toBeCloseTo(quantityOf(count, rule), 9);
     // One part of cement, one of lime, six of sand, 1.3 times the wet volume, 1600 kg a cubic metre.
     expect(quantityOf(count, "sand") / 1600 / 1.3 / (6 / 8)).toBeCloseTo(0.1385, 4);
   });
@@ -180,10 +212,54 @@ describe("what goes with the leaves", () => {
       masonryOf("metric", { lengthNm: metres(9), heightNm: metres(4.5), assemblyId: "cavity-wall", openings, choices }),
     );
 
+  it("is attached piers: a brick more in each of 32 courses for each, with the mortar of a brick", () => {
+    const wall = (choices: Record<string, number | boolean>) =>
+      counted(
+        masonryOf("metric", { lengthNm: metres(4.5), heightNm: metres(2.4), choices: { unitWaste: 0, ...choices } }),
+      );
+    const [plain, piers] = [wall({}), wall({ attachedPiers: 2 })];
+    expect(quantityOf(piers, "attachedUnits")).toBe(2 * 32);
+    expect(quantityOf(piers, "outerUnits")).toBe(quantityOf(plain, "outerUnits"));
+    // 640 bricks laid out; 64 more of them take a tenth more sand.
+    expect(quantityOf(piers, "sand") / quantityOf(plain, "sand")).toBeCloseTo(1 + 64 / 640, 9);
+    expect(quantityOf(wall({ attachedPiers: 1, attachedPierUnits: 3 }), "attachedUnits")).toBe(3 * 32);
+  });
+
+  it("is reveals returned: a half in each course up both sides, in place of closers", () => {
+    // 1.05 m is 14 courses: 28 halves, out of 14 bricks.
+    const returned = cavity({ revealsReturned: true });
+    expect(quantityOf(returned, "revealUnits")).toBe(14);
+    expect(returned.lines.filter((line) => line.rule === "closers")).toEqual([]);
+    expect(quantityOf(cavity(), "closers")).toBeGreaterThan(0);
+  });
+
+  it("is mortar that comes ready-mixed: as much as is wet, and no cement, lime, sand or mixer", () => {
+    const ready = cavity({ readyMixed: true, mixerDays: 0.5 });
+    const rules = ready.lines.map((line) => line.rule);
+    for (const gone of ["cement", "lime", "sand", "mixerHire"]) expect(rules).not.toContain(gone);
+    // Sand is six parts in eight of 1.3 times the wet volume, at 1600 kg a cubic metre.
+    const wet = quantityOf(cavity(), "sand") / 1600 / (6 / 8) / 1.3;
+    expect(quantityOf(ready, "readyMortar")).toBeCloseTo(wet, 9);
+  });
+
   it("is a tie each 900 × 450 mm, 2.5 a square metre (PD 6697 / Approved Document A, from memory)", () => {
     const ties = placed(cavity({}, []), "wall-tie");
     expect(ties).toBe(100);
     expect(ties / (9 * 4.5)).toBeCloseTo(2.5, 1);
+  });
+
+  it("is ties up ends that stand free, each 300 mm, where they are asked for", () => {
+    // 4.5 m at 300 mm: sixteen up each end.
+    expect(placed(cavity({ tieFreeEnds: true }, []), "wall-tie")).toBe(100 + 2 * 16);
+    const corner = { left: "corner-through", right: "free" } as const;
+    const wall = masonryOf("metric", {
+      lengthNm: metres(9),
+      heightNm: metres(4.5),
+      assemblyId: "cavity-wall",
+      ends: corner,
+      choices: { tieFreeEnds: true },
+    });
+    expect(placed(counted(wall), "wall-tie")).toBe(100 + 16);
   });
 
   it("is more ties up both sides of an opening, each 300 mm (PD 6697 / Approved Document A, from memory)", () => {

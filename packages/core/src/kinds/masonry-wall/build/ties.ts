@@ -24,7 +24,10 @@ const at = (role: string, id: string, xNm: Nanometres, yNm: Nanometres): Hardwar
  *
  * 900 x 450 mm is 2.5 a square metre: PD 6697 / Approved Document A, from memory.
  */
-export function tiesOf(wall: MasonryWall, { tieAlong, tieUp, tieAtOpenings }: MasonryChoices): HardwarePiece[] {
+export function tiesOf(
+  wall: MasonryWall,
+  { tieAlong, tieUp, tieAtOpenings, tieFreeEnds }: MasonryChoices,
+): HardwarePiece[] {
   const lengthNm = wall.length.valueNm ?? 0;
   const profile = profileOf(wall);
   const holes = wall.openings.map(openingRectangle);
@@ -36,6 +39,13 @@ export function tiesOf(wall: MasonryWall, { tieAlong, tieUp, tieAtOpenings }: Ma
         (hole) => xNm > hole.xNm && xNm < hole.xNm + hole.widthNm && yNm > hole.yNm && yNm < hole.yNm + hole.heightNm,
       );
       if (!open && yNm < heightAt(profile, xNm)) pieces.push(at("wall-tie", `tie-${pieces.length + 1}`, xNm, yNm));
+    }
+  }
+  for (const xNm of tieFreeEnds ? freeEnds(wall) : []) {
+    const count = piecesAtSpacing(heightAt(profile, xNm), tieAtOpenings);
+    for (let index = 0; index < count; index += 1) {
+      const yNm = (heightAt(profile, xNm) * (index + 0.5)) / count;
+      pieces.push(at("wall-tie", `tie-${pieces.length + 1}`, xNm, yNm));
     }
   }
   for (const opening of wall.openings) {
@@ -51,6 +61,12 @@ export function tiesOf(wall: MasonryWall, { tieAlong, tieUp, tieAtOpenings }: Ma
     }
   }
   return pieces;
+}
+
+/** Where ties go up the ends that stand free. */
+function freeEnds({ ends, length }: MasonryWall): Nanometres[] {
+  const inNm = FROM_OPENING_NM / 2;
+  return [...(ends.left === "free" ? [inNm] : []), ...(ends.right === "free" ? [(length.valueNm ?? 0) - inNm] : [])];
 }
 
 /** Weep holes along the foot and over every opening, at most so far apart. */

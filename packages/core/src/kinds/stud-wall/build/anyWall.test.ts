@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { overlaps } from "../../../geometry/rectangle";
 import { arbitraryWall } from "../../../testing/arbitraryWall";
-import { contexts, framingOf } from "../../../testing/library";
+import { contexts, framingRulesOf } from "../../../testing/library";
 import { feet, inches } from "../../../units";
-import { heightAt, profileOf, type StudWall } from "../..";
+import { framingOf, heightAt, profileOf, type StudWall } from "../..";
 import { layoutStudWall } from "./index";
 
-const layOut = (wall: StudWall) => layoutStudWall(wall, framingOf("imperial"), contexts.imperial);
+const layOut = (wall: StudWall) => layoutStudWall(wall, framingRulesOf("imperial"), contexts.imperial);
 /** A hair for rounding to whole nanometres along a slope. */
 const HAIR_NM = 10;
 
@@ -71,7 +71,7 @@ describe("any wall, by any of the choices", () => {
   it("is never framed with more than a stud for each foot and its corners, jambs and blocking (common practice)", () => {
     fc.assert(
       fc.property(arbitraryWall, (wall) => {
-        if (wall.parameters.spacingNm.value < inches(16)) return;
+        if (framingOf(wall, "imperial").spacing < inches(16)) return;
         const studs = layOut(wall).pieces.filter((piece) => piece.role === "stud").length;
         expect(studs).toBeLessThanOrEqual((wall.length.valueNm ?? 0) / feet(1) + 3);
       }),

@@ -16,7 +16,7 @@ const STANDING: ReadonlySet<FramingPiece["role"]> = new Set([
 
 /** Rows of blocking: one for each whole stretch of stud height, evenly up the tallest stud. */
 export function blockingRows(frame: Frame): Nanometres[] {
-  const everyNm = frame.wall.parameters.blockingEveryNm.value;
+  const everyNm = frame.framing.blockingEvery;
   if (everyNm === 0) return [];
   const tallestNm = Math.max(...frame.profile.map((point) => undersideOf(frame, point.xNm))) - frame.footNm;
   const rows = Math.max(0, spacesIn(tallestNm, everyNm) - 1);

@@ -2,7 +2,9 @@ import type { FramingRules } from "../../../assemblies";
 import type { FramingPiece } from "../../../drawing/piece";
 import { type Nanometres, spacesIn } from "../../../units";
 import {
+  type FramingChoices,
   type FramingRole,
+  framingOf,
   fromLeft,
   jacksPerSide,
   lowestUnderside,
@@ -39,6 +41,7 @@ export type LongestPlate = (role: FramingRole) => Nanometres;
 /** The wall's figures, resolved once for all the steps of the layout. Lengths are valid: the part was checked. */
 export type Frame = {
   readonly wall: StudWall;
+  readonly framing: FramingChoices;
   readonly context: PartContext;
   readonly rules: FramingRules;
   readonly longestPlate: LongestPlate;
@@ -57,15 +60,16 @@ export type Frame = {
 };
 
 export function frameOf(wall: StudWall, rules: FramingRules, context: PartContext, longestPlate: LongestPlate): Frame {
-  const { parameters } = wall;
-  const section = sectionOf(context.sections, parameters.studSize.value);
+  const framing = framingOf(wall, context.system);
+  const section = sectionOf(context.sections, framing.studSize);
   const lengthNm = wall.length.valueNm ?? 0;
   const thicknessNm = section.thicknessNm;
   const plates = topPlatesNm(wall, context);
   const level = wall.shape.how === "level";
-  const centres = layoutCentres(lengthNm, parameters.spacingNm.value);
+  const centres = layoutCentres(lengthNm, framing.spacing);
   return {
     wall,
+    framing,
     context,
     rules,
     longestPlate,
@@ -74,11 +78,11 @@ export function frameOf(wall: StudWall, rules: FramingRules, context: PartContex
     lengthNm,
     profile: profileOf(wall),
     topPlatesNm: plates,
-    footNm: parameters.bottomPlates.value * thicknessNm,
+    footNm: framing.bottomPlates * thicknessNm,
     levelUndersideNm: level ? (wall.height.valueNm ?? 0) - plates : undefined,
     layoutCentresNm:
-      parameters.layoutFrom.value === "left" ? centres : centres.map((centreNm) => lengthNm - centreNm).toReversed(),
-    openings: frameOpenings(wall, thicknessNm, lengthNm),
+      framing.layoutFrom === "left" ? centres : centres.map((centreNm) => lengthNm - centreNm).toReversed(),
+    openings: frameOpenings(wall, framing, thicknessNm, lengthNm),
   };
 }
 
@@ -96,11 +100,16 @@ export const lowestUndersideOf = (frame: Frame, fromNm: Nanometres, toNm: Nanome
   frame.levelUndersideNm ?? lowestUnderside(frame.profile, fromNm, toNm, frame.topPlatesNm);
 
 /** Kings stand outside the jacks; where an end stud or the neighbour's king already stands there, it serves as king. */
-function frameOpenings(wall: StudWall, thicknessNm: Nanometres, lengthNm: Nanometres): FramedOpening[] {
+function frameOpenings(
+  wall: StudWall,
+  framing: FramingChoices,
+  thicknessNm: Nanometres,
+  lengthNm: Nanometres,
+): FramedOpening[] {
   const framed: FramedOpening[] = [];
-  const kings = Array.from({ length: wall.parameters.kingsPerSide.value }, (_, index) => index + 1);
+  const kings = Array.from({ length: framing.kingsPerSide }, (_, index) => index + 1);
   for (const [index, opening] of fromLeft(wall).entries()) {
-    const jacks = jacksPerSide(wall, opening);
+    const jacks = jacksPerSide(framing, opening);
     const [leftNm, rightNm] = [openingLeft(opening), openingRight(opening)];
     const takenUntilNm = framed[index - 1]?.outerRightNm ?? thicknessNm;
     const lefts = kings.map((king) => leftNm - (jacks + king) * thicknessNm);

@@ -2,7 +2,7 @@ import type { Assembly, FramingRules } from "../../../assemblies";
 import type { FramingPiece } from "../../../drawing/piece";
 import type { RoleWorking } from "../../../layouts/laidPart";
 import { formatLength, formatRunningLength, formatSpacing, type MeasuringSystem } from "../../../units";
-import type { FramingRole, PartContext, StudWall, WorkingStep } from "../..";
+import { type FramingRole, framingOf, type PartContext, type StudWall, type WorkingStep } from "../..";
 import type { LongestPlate } from "./frame";
 import { sourcesOf } from "./sources";
 import type { StudTally } from "./studs";
@@ -70,7 +70,7 @@ const lessOf = (count: number): string => (count === 0 ? "0" : `−${count}`);
 
 function studFormula({ wall, pieces, tally, context }: Group): Formula {
   const length = formatLength(wall.length.valueNm ?? 0, context.system);
-  const spacing = formatSpacing(wall.parameters.spacingNm.value, context.system);
+  const spacing = formatSpacing(framingOf(wall, context.system).spacing, context.system);
   const { onEndStud, atOpenings, atCorners, atBreaks } = tally;
   const corners = atCorners > 0 ? { said: " − at corners and meeting walls", figure: ` − ${atCorners}` } : undefined;
   const breaks = atBreaks > 0 ? { said: " + under breaks", figure: ` + ${atBreaks}` } : undefined;
@@ -99,7 +99,7 @@ function plateFormula({ role, pieces, longestPlate, context }: Group): Formula {
 }
 
 function kingFormula({ wall, pieces, context }: Group): Formula {
-  const perOpening = 2 * wall.parameters.kingsPerSide.value;
+  const perOpening = 2 * framingOf(wall, context.system).kingsPerSide;
   const full = perOpening * wall.openings.length;
   return {
     formula: `${perOpening} × openings − those an end stud or a neighbour serves`,

@@ -1,10 +1,10 @@
-import { contexts, framingOf, wallOf } from "../../../testing/library";
+import { contexts, framingRulesOf, wallOf } from "../../../testing/library";
 import { feet, inches } from "../../../units";
 import { layoutStudWall } from "./index";
 
 const hardwareOf = (choices: Parameters<typeof wallOf>[1]["choices"], lengthNm = feet(12)) => {
   const wall = wallOf("imperial", { lengthNm, heightNm: inches(97.125), choices: { anchorBolts: false, ...choices } });
-  return layoutStudWall(wall, framingOf("imperial"), contexts.imperial).hardware;
+  return layoutStudWall(wall, framingRulesOf("imperial"), contexts.imperial).hardware;
 };
 
 describe("hardware of a wall, by where it stands", () => {

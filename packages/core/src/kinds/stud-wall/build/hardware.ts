@@ -26,7 +26,7 @@ export function boltPlaces(
 const tooShortForTwo = (lengthNm: Nanometres, leastFromEndNm: Nanometres): boolean => lengthNm < 3 * leastFromEndNm;
 
 function anchorBolts(frame: Frame, plates: readonly FramingPiece[]): HardwarePiece[] {
-  if (!frame.wall.parameters.anchorBolts.value) return [];
+  if (!frame.framing.anchorBolts) return [];
   const widthNm = Math.round(frame.thicknessNm / 3);
   const lowest = plates.filter((plate) => plate.yNm === 0);
   return lowest.flatMap((plate) =>
@@ -43,7 +43,7 @@ function anchorBolts(frame: Frame, plates: readonly FramingPiece[]): HardwarePie
 
 /** One beside the stud at each end of the wall. */
 function holdDowns(frame: Frame): HardwarePiece[] {
-  if (!frame.wall.parameters.holdDowns.value) return [];
+  if (!frame.framing.holdDowns) return [];
   const { thicknessNm: t, footNm, lengthNm } = frame;
   return [t, lengthNm - 2 * t].map((xNm, index) => ({
     id: `hold-down-${index + 1}`,
@@ -57,13 +57,13 @@ function holdDowns(frame: Frame): HardwarePiece[] {
 
 /** Plates that take one bolt where there ought to be two. */
 export function boltProblems(frame: Frame, plates: readonly FramingPiece[]): Problem[] {
-  if (!frame.wall.parameters.anchorBolts.value) return [];
+  if (!frame.framing.anchorBolts) return [];
   const { boltLeastFromEndNm } = frame.rules;
   const short = plates.filter((plate) => plate.yNm === 0 && tooShortForTwo(plate.cutLengthNm, boltLeastFromEndNm));
   return short.map(({ cutLengthNm }) => {
     const say = (nm: Nanometres) => formatLength(nm, frame.context.system);
     const message = `A bottom plate of ${say(cutLengthNm)} has no room for two bolts ${say(boltLeastFromEndNm)} from its ends: one is counted.`;
-    return problem("no-room-for-bolts", "parameters.anchorBolts", message);
+    return problem("no-room-for-bolts", "choices.anchorBolts", message);
   });
 }
 

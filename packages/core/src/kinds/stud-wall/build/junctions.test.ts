@@ -1,4 +1,4 @@
-import { contexts, framingOf, openingOf, wallOf } from "../../../testing/library";
+import { contexts, framingRulesOf, openingOf, wallOf } from "../../../testing/library";
 import { feet, inches } from "../../../units";
 import type { StudWall } from "../..";
 import { layoutStudWall } from "./index";
@@ -7,7 +7,7 @@ type Choices = Parameters<typeof wallOf>[1]["choices"];
 const THROUGH = { left: "corner-through", right: "corner-through" } as const;
 const laid = (choices: Choices, more: Partial<StudWall> = {}) => {
   const wall = wallOf("imperial", { lengthNm: feet(12), heightNm: inches(97.125), choices });
-  return layoutStudWall({ ...wall, ...more }, framingOf("imperial"), contexts.imperial);
+  return layoutStudWall({ ...wall, ...more }, framingRulesOf("imperial"), contexts.imperial);
 };
 /** `left edge + width`, in inches. */
 const places = (role: string, choices: Choices, more: Partial<StudWall> = {}) => {

@@ -25,7 +25,7 @@ const isFree = (frame: Frame, fromNm: Nanometres, toNm: Nanometres): boolean =>
 function cornerPlaces(frame: Frame, side: "left" | "right"): Place[] {
   if (frame.wall.ends[side] !== "corner-through") return [];
   const { thicknessNm: t, section } = frame;
-  const style = frame.wall.parameters.cornerStyle.value;
+  const style = frame.framing.cornerStyle;
   if (style === "two-stud") return [];
   const away = style === "four-stud" ? [t, 2 * t] : [t];
   return away.map((fromEndNm, index) => {
@@ -37,7 +37,7 @@ function cornerPlaces(frame: Frame, side: "left" | "right"): Place[] {
 }
 
 function clipsAt(frame: Frame, side: "left" | "right"): HardwarePiece[] {
-  if (frame.wall.ends[side] !== "corner-through" || frame.wall.parameters.cornerStyle.value !== "two-stud") return [];
+  if (frame.wall.ends[side] !== "corner-through" || frame.framing.cornerStyle !== "two-stud") return [];
   const { thicknessNm: t, footNm } = frame;
   const xNm = side === "left" ? t : frame.lengthNm - 2 * t;
   const heightNm = undersideOf(frame, xNm) - footNm;
@@ -80,7 +80,7 @@ export function junctionStuds(frame: Frame): Junctions {
     standing.length === corners.length
       ? []
       : [problem("no-room-for-corner", "ends", "An opening stands so near the corner that its backing has no room.")];
-  const ladder = frame.wall.parameters.meetingStyle.value === "ladder";
+  const ladder = frame.framing.meetingStyle === "ladder";
   const meetings = ladder ? { places: [], problems: [] } : meetingPlaces(frame);
   const cornered = standing.map((place) => stud(frame, "corner-stud", place));
   const met = meetings.places
@@ -109,7 +109,7 @@ export function ladderBlocks(
   frame: Frame,
   uprights: readonly FramingPiece[],
 ): { pieces: FramingPiece[]; problems: Problem[] } {
-  if (frame.wall.parameters.meetingStyle.value !== "ladder") return { pieces: [], problems: [] };
+  if (frame.framing.meetingStyle !== "ladder") return { pieces: [], problems: [] };
   const problems: Problem[] = [];
   // Two walls may meet this one between the same two studs: the blocks there back both.
   const served = new Set<Nanometres>();

@@ -4,7 +4,7 @@ import type { LaidPart, Site } from "../../../layouts";
 import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { type Nanometres, NM_PER_M } from "../../../units";
-import { ALONE, profileOf, SHEET_ROLES, type StudWall, studWallKind } from "../..";
+import { ALONE, framingOf, profileOf, SHEET_ROLES, type StudWall, studWallKind } from "../..";
 import { type LaidSheets, wallAnswers } from "./answers";
 import { framingWorking } from "./framingWorking";
 import { layoutStudWall } from "./index";
@@ -15,11 +15,12 @@ import { wallWords } from "./words";
 
 /** Lays out one stud wall. Without framing rules there is nothing to lay out. */
 export function layOutStudWall(wall: StudWall, assembly: Assembly, { library, context }: Site): LaidPart {
+  const framing = framingOf(wall, context.system);
   const shared = {
-    choices: framingChoices(wall.parameters),
+    choices: framingChoices(framing),
     reckoned: false,
     repeats: wall.repeats,
-    words: wallWords(wall),
+    words: wallWords(wall, framing),
   };
   const drawn = () => studWallKind.draw(wall, context, ALONE);
   const sheetSize = (sizeId: string) => ownValue(library.sheets, sizeId);
@@ -29,15 +30,15 @@ export function layOutStudWall(wall: StudWall, assembly: Assembly, { library, co
     const laid = { ...laidOutOf(wall, [], [], [], []), sheetSize };
     return { ...shared, pieces: [], draw: drawn, laid, workingOf: () => undefined, problems };
   }
-  const tooMany = tooManyPieces(wall, assembly.framing);
+  const tooMany = tooManyPieces(wall, framing, assembly.framing);
   if (tooMany) {
     const laid = { ...laidOutOf(wall, [], [], [], []), sheetSize };
     return { ...shared, pieces: [], draw: drawn, laid, workingOf: () => undefined, problems: [tooMany] };
   }
-  const { longestPlate, sheetOf } = settledChoices(wall, assembly, library);
-  const framing = layoutStudWall(wall, assembly.framing, context, longestPlate);
-  const sheets = sheetsOf(wall, assembly, library.sheets, sheetOf);
-  const { pieces, hardware, tally } = framing;
+  const { longestPlate, sheetOf } = settledChoices(wall, framing, assembly, library);
+  const laidOut = layoutStudWall(wall, assembly.framing, context, longestPlate);
+  const sheets = sheetsOf(wall, framing, assembly, library.sheets, sheetOf);
+  const { pieces, hardware, tally } = laidOut;
   return {
     ...shared,
     pieces: [...sheets.pieces, ...pieces, ...hardware],
@@ -46,11 +47,11 @@ export function layOutStudWall(wall: StudWall, assembly: Assembly, { library, co
       const drawing = drawn();
       return { ...drawing, rectangles: [...drawing.rectangles, ...sheets.pieces, ...pieces, ...hardware] };
     },
-    laid: { ...laidOutOf(wall, pieces, hardware, sheets.pieces, framing.layoutCentresNm), sheetSize },
+    laid: { ...laidOutOf(wall, pieces, hardware, sheets.pieces, laidOut.layoutCentresNm), sheetSize },
     workingOf: (role, sectionId) =>
       framingWorking(role, sectionId, { pieces, wall, tally, assembly, context, longestPlate }) ??
       sheetWorking(role, sheets.pieces, context),
-    problems: [...framing.problems, ...sheets.problems],
+    problems: [...laidOut.problems, ...sheets.problems],
   };
 }
 

@@ -1,12 +1,13 @@
 import fc from "fast-check";
 import { overlaps } from "../../../geometry/rectangle";
-import { contexts, framingOf, openingOf, wallOf } from "../../../testing/library";
+import { contexts, framingRulesOf, openingOf, wallOf } from "../../../testing/library";
 import { feet, inches, type MeasuringSystem, millimetres, NM_PER_INCH, NM_PER_MM } from "../../../units";
 import { type StudWall, studWallKind } from "../..";
 import { headerFor, layoutStudWall } from "./index";
 import { jointsOf, spliceSpan } from "./splice";
 
-const layOut = (wall: StudWall, system: MeasuringSystem) => layoutStudWall(wall, framingOf(system), contexts[system]);
+const layOut = (wall: StudWall, system: MeasuringSystem) =>
+  layoutStudWall(wall, framingRulesOf(system), contexts[system]);
 
 /** `role: x, y, length`, in the unit given, for comparing with a list worked by hand. */
 function listed(wall: StudWall, system: MeasuringSystem): string[] {
@@ -59,7 +60,7 @@ describe("a bearing wall of 12 ft with one window, worked by hand", () => {
   });
 
   it("has a flat plate and no header once it does not bear", () => {
-    const partition = { ...wall, parameters: { ...wall.parameters, bearing: { value: false, assumed: false } } };
+    const partition = { ...wall, choices: { ...wall.choices, bearing: false } };
     const pieces = listed(partition, "imperial");
     expect(pieces.filter((piece) => piece.startsWith("header"))).toEqual([]);
     expect(pieces).toContain("flat-plate 2x4: 46.5, 82, 39");
@@ -201,7 +202,7 @@ describe("jambs", () => {
 });
 
 describe("header schedule (common practice, one storey, assumed)", () => {
-  const { headerSchedule } = framingOf("imperial");
+  const { headerSchedule } = framingRulesOf("imperial");
   it.each([
     [36, "2x6", false],
     [48, "2x6", false],

@@ -1,7 +1,7 @@
 import { type CountLine, countPart, type PartCount } from "../../../count";
 import { assemblyOf, library, openingOf, wallOf } from "../../../testing/library";
 import { feet, inches, metres, millimetres } from "../../../units";
-import { confirmedChoice, measured, type OpenPoint, type StudWall } from "../..";
+import { measured, type OpenPoint, type StudWall } from "../..";
 import { MOST_PIECES } from "./tooManyPieces";
 
 const count = (wall: StudWall, lib = library): PartCount => countPart(wall, "imperial", lib);
@@ -36,7 +36,7 @@ describe("blocking under a top that is not level", () => {
     ...wallOf("imperial", {
       lengthNm: feet(16),
       heightNm: feet(8),
-      choices: { blockingEveryNm: feet(4) },
+      choices: { blockingEvery: feet(4) },
     }),
     shape: { how: "gable", peakHeight: measured(feet(peakFt), ""), peakAt: measured(feet(8), "") },
   });
@@ -103,10 +103,10 @@ describe("anchor bolts of a plate too short for two", () => {
 });
 
 describe("a sheet that cannot stand", () => {
-  const wall = (boardSheet: string): StudWall => ({
-    ...wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8), choices: { boardsNear: 1 } }),
-    choices: { boardSheet },
-  });
+  const wall = (boardSheet?: string): StudWall => {
+    const plain = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8), choices: { boardsNear: 1 } });
+    return { ...plain, choices: { ...plain.choices, ...(boardSheet === undefined ? {} : { boardSheet }) } };
+  };
   const boards = (lines: readonly CountLine[]) =>
     lines.filter((line) => line.rule === "boards").map((line) => [line.itemCode, line.quantity]);
 
@@ -122,7 +122,7 @@ describe("a sheet that cannot stand", () => {
 
   it("the house standard's is laid out as well as bought", () => {
     const standard = {
-      schemaVersion: 1 as const,
+      schemaVersion: 2 as const,
       id: "s",
       version: 1,
       name: "S",
@@ -130,9 +130,10 @@ describe("a sheet that cannot stand", () => {
       parameters: [{ assemblyId: "", name: "boardSheet", value: "board-4x12" }],
       waste: [],
       productivity: [],
+      tables: [],
     };
     // 12 ft by 8 ft: three boards of 4 x 12 ft cut to 8 ft, upright.
-    const counted = count({ ...wall("board-4x8"), choices: {} }, { ...library, standard });
+    const counted = count(wall(), { ...library, standard });
     expect(boards(counted.lines)).toEqual([["sheet/board-4x12", 3]]);
     const placed = counted.pieces.filter((piece) => piece.role === "board-near");
     expect(placed.every((piece) => piece.widthNm === feet(4) && piece.heightNm === feet(8))).toBe(true);
@@ -201,11 +202,18 @@ describe("a wall that would be laid out in more pieces than any has", () => {
   });
 
   it.each([
-    ["studs every 1 mm", long({ spacingNm: millimetres(1) })],
-    ["blocking every 0.01 mm", long({ blockingEveryNm: 10_000 })],
-    ["500 times the longest wall", long({ spacingNm: millimetres(200) }, 500)],
-  ])("%s: counts nothing, at once, and says so", (_, wall) => {
+    ["studs every 1 mm", long({ spacing: millimetres(1) }), "Stud spacing"],
+    ["blocking every 0.01 mm", long({ blockingEvery: 10_000 }), "Blocking every"],
+  ])("%s: is laid out by the next in line, and says so", (_, wall, label) => {
     const counted = count(wall);
+    const { [label === "Stud spacing" ? "spacing" : "blockingEvery"]: _none, ...choices } = wall.choices;
+    expect(counted.lines).toEqual(count({ ...wall, choices }).lines);
+    expect(said(counted)).toContain(`${label}: `);
+    expect(said(counted)).toContain("is nothing that can be built by. The next in line is used.");
+  });
+
+  it("500 times the longest wall: counts nothing, at once, and says so", () => {
+    const counted = count(long({ spacing: millimetres(200) }, 500));
     expect(counted.pieces).toEqual([]);
     expect(quantity(counted, "studs")).toBe(0);
     expect(said(counted)).toContain("are not laid out");
@@ -244,7 +252,7 @@ describe("framing that the house or the assembly asks for and nobody can build",
     const wall = wallOf("imperial", { lengthNm: feet(12), heightNm: feet(8) });
     const assumed: StudWall = {
       ...wall,
-      parameters: { ...wall.parameters, spacingNm: { ...confirmedChoice(inches(16)), assumed: true } },
+      choices: {},
     };
     const counted = count(assumed, { ...library, assemblies: [{ ...odd, parameters }] });
     expect(quantity(counted, "studs")).toBe(10);

@@ -1,5 +1,5 @@
 import { countPart } from "../../../count";
-import { contexts, framingOf, library, openingOf, wallOf } from "../../../testing/library";
+import { contexts, framingRulesOf, library, openingOf, wallOf } from "../../../testing/library";
 import { feet, inches } from "../../../units";
 import { layoutStudWall } from "./index";
 
@@ -17,7 +17,7 @@ const pieces = (bearing: boolean, flatPlates = 2) => {
     openings: [window],
     choices: { sillPlies: 2 },
   });
-  const rules = { ...framingOf("imperial"), flatPlates };
+  const rules = { ...framingRulesOf("imperial"), flatPlates };
   return layoutStudWall(wall, rules, contexts.imperial).pieces.filter((piece) => piece.id.includes("-w"));
 };
 /** `id: x, y, length` in inches. */
@@ -31,9 +31,9 @@ describe("rows of blocking", () => {
     const wall = wallOf("imperial", {
       lengthNm: feet(4),
       heightNm: inches(97.125),
-      choices: { blockingEveryNm: feet(everyFt) },
+      choices: { blockingEvery: feet(everyFt) },
     });
-    return layoutStudWall(wall, framingOf("imperial"), contexts.imperial)
+    return layoutStudWall(wall, framingRulesOf("imperial"), contexts.imperial)
       .pieces.filter(({ role }) => role === "blocking")
       .map(
         ({ id, xNm, yNm, cutLengthNm }) => `${id}: ${[xNm, yNm, cutLengthNm].map((nm) => nm / inches(1)).join(", ")}`,

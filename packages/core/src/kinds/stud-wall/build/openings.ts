@@ -57,12 +57,12 @@ function headPieces(frame: Frame, framed: FramedOpening): { pieces: FramingPiece
   const spaceNm = lowestUndersideOf(frame, fromNm, toNm) - framed.headNm;
   // An opening that reaches the plates hangs on them: there is no room for a header, and none is framed.
   if (spaceNm <= 0) return { pieces: [], problems: noRoomForHeader(frame, framed) };
-  return frame.wall.parameters.bearing.value ? bearingHead(frame, framed, spaceNm) : flatHead(frame, framed, spaceNm);
+  return frame.framing.bearing ? bearingHead(frame, framed, spaceNm) : flatHead(frame, framed, spaceNm);
 }
 
 /** Right where the wall carries nothing; where it does, the load over the opening has nothing to lie on. */
 function noRoomForHeader(frame: Frame, { opening: { id, name } }: FramedOpening): Problem[] {
-  if (!frame.wall.parameters.bearing.value) return [];
+  if (!frame.framing.bearing) return [];
   const message = `${name} reaches the plates of a wall that carries load: there is no room for a header, and none is counted. Lower the head, or ask the engineer.`;
   return [problem("no-room-for-header", `openings.${id}`, message)];
 }
@@ -94,7 +94,7 @@ function bearingHead(frame: Frame, framed: FramedOpening, spaceNm: Nanometres) {
     ...(behind > 0 ? { behind } : {}),
   });
   const plies = Array.from({ length: row.plies }, (_, index) => ply("header", index + 1, index));
-  const packed = frame.wall.parameters.headerPacking.value && row.plies * section.thicknessNm < frame.section.depthNm;
+  const packed = frame.framing.headerPacking && row.plies * section.thicknessNm < frame.section.depthNm;
   const packing = packed
     ? Array.from({ length: row.plies - 1 }, (_, index) => ply("header-packing", index + 1, row.plies + index))
     : [];
@@ -165,7 +165,7 @@ function cripplesAbove(frame: Frame, framed: FramedOpening, fromNm: Nanometres):
 function sillPieces(frame: Frame, framed: FramedOpening): FramingPiece[] {
   if (framed.sillNm === 0) return [];
   const { id } = framed.opening;
-  const plies = frame.wall.parameters.sillPlies.value;
+  const plies = frame.framing.sillPlies;
   const sills = Array.from({ length: plies }, (_, ply) =>
     lying(frame, {
       role: "sill",

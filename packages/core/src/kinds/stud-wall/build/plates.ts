@@ -22,9 +22,9 @@ function spliceAll(frame: Frame, role: FramingRole, spans: readonly Span[], belo
 
 /** The lowest layer is treated where it lies on concrete or masonry. */
 export function bottomPlates(frame: Frame): FramingPiece[] {
-  const { bottomPlates: layers, treatedPlate } = frame.wall.parameters;
-  return Array.from({ length: layers.value }, (_, layer) => {
-    const role = layer === 0 && treatedPlate.value ? "treated-plate" : "bottom-plate";
+  const { bottomPlates: layers, treatedPlate } = frame.framing;
+  return Array.from({ length: layers }, (_, layer) => {
+    const role = layer === 0 && treatedPlate ? "treated-plate" : "bottom-plate";
     const spans = spliceAll(frame, role, bottomSpans(frame), []);
     return spans.map((span, index) =>
       lying(frame, {
@@ -47,7 +47,7 @@ export function topPlates(frame: Frame): FramingPiece[] {
 function levelPlates(frame: Frame, undersideNm: Nanometres): FramingPiece[] {
   const pieces: FramingPiece[] = [];
   let joints: Nanometres[] = [];
-  for (let layer = 0; layer < frame.wall.parameters.topPlates.value; layer += 1) {
+  for (let layer = 0; layer < frame.framing.topPlates; layer += 1) {
     const role = layer === 0 ? "top-plate" : "cap-plate";
     const spans = spliceAll(frame, role, [{ startNm: 0, endNm: frame.lengthNm }], joints);
     const yNm = undersideNm + layer * frame.thicknessNm;
@@ -79,7 +79,7 @@ function stretchesOf(profile: Profile): Stretch[] {
 
 /** Plates along a gable or slope, each stretch cut and spliced by its length on the slope. */
 function slopedPlates(frame: Frame): FramingPiece[] {
-  const layers = frame.wall.parameters.topPlates.value;
+  const layers = frame.framing.topPlates;
   return stretchesOf(frame.profile).flatMap((stretch, stretchIndex) => {
     let joints: Nanometres[] = [];
     return Array.from({ length: layers }, (_, layer) => {
@@ -97,7 +97,7 @@ function slopedPlates(frame: Frame): FramingPiece[] {
 function slopedPlate(frame: Frame, stretch: Stretch, span: Span, layer: number, id: string): FramingPiece {
   const { from, slope, along } = stretch;
   const thickUpNm = frame.thicknessNm * along;
-  const layersBelowTop = frame.wall.parameters.topPlates.value - layer;
+  const layersBelowTop = frame.framing.topPlates - layer;
   const at = (alongNm: Nanometres) => {
     const awayNm = alongNm / along;
     return { xNm: Math.round(from.xNm + awayNm), topNm: from.yNm + slope * awayNm - (layersBelowTop - 1) * thickUpNm };

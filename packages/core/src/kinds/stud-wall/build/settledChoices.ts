@@ -8,16 +8,25 @@ import {
   type Value,
 } from "../../../assemblies";
 import type { Nanometres } from "../../../units";
-import { FRAMING_PARAMETERS, type FramingParameters, type FramingRole, type Scalar } from "../..";
+import { FRAMING_PARAMETERS, type FramingChoices, type FramingRole, type Scalar } from "../..";
+
+const known = new WeakMap<FramingChoices, ReadonlyMap<string, Value>>();
 
 /** What a wall is framed by, under the names formulas use. */
-export function framingChoices(parameters: FramingParameters): Map<string, Value> {
+export function framingChoices(framing: FramingChoices): ReadonlyMap<string, Value> {
+  const before = known.get(framing);
+  if (before) return before;
+  const chosen = new Map<string, Scalar>(Object.entries(framing));
   const values = new Map<string, Value>();
-  for (const { key, name, kind } of FRAMING_PARAMETERS) values.set(name, formulaValue(kind, parameters[key].value));
+  for (const { name, kind } of FRAMING_PARAMETERS) {
+    const value = chosen.get(name);
+    if (value !== undefined) values.set(name, formulaValue(kind, value));
+  }
+  known.set(framing, values);
   return values;
 }
 
-type Framed = { readonly parameters: FramingParameters; readonly choices: Readonly<Record<string, Scalar>> };
+type Framed = { readonly choices: Readonly<Record<string, Scalar>> };
 
 /** What laying out asks beyond framing itself, by the same settled choices that the rules are worked out with. */
 export type SettledChoices = {
@@ -27,8 +36,13 @@ export type SettledChoices = {
   readonly longestPlate: (role: FramingRole) => Nanometres;
 };
 
-export function settledChoices(part: Framed, assembly: Assembly, library: Library): SettledChoices {
-  const framing = framingChoices(part.parameters);
+export function settledChoices(
+  part: Framed,
+  choices: FramingChoices,
+  assembly: Assembly,
+  library: Library,
+): SettledChoices {
+  const framing = framingChoices(choices);
   const { settled } = settleParameters(assembly, part.choices, library.standard, framing, library);
   const choiceOf = (name: string) => String(settled.get(name)?.value ?? framing.get(name) ?? "");
   const longest = new Map<FramingRole, Nanometres>();

@@ -2,14 +2,11 @@ import { fixingsInSheet } from "../../../assemblies";
 import { type CountLine, countPart } from "../../../count";
 import { assemblyOf, library, openingOf, wallOf } from "../../../testing/library";
 import { feet, inches } from "../../../units";
-import type { ParameterName, StudWall } from "../..";
+import type { FramingChoices, StudWall } from "../..";
 
-const choose = (wall: StudWall, choices: Partial<Record<ParameterName, number | boolean>>): StudWall => ({
+const choose = (wall: StudWall, choices: Partial<FramingChoices>): StudWall => ({
   ...wall,
-  parameters: {
-    ...wall.parameters,
-    ...Object.fromEntries(Object.entries(choices).map(([name, value]) => [name, { value, assumed: false }])),
-  },
+  choices: { ...wall.choices, ...choices },
 });
 const framedBy = (wall: StudWall, id: string): StudWall => ({
   ...wall,

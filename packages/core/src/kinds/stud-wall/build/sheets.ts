@@ -4,7 +4,15 @@ import type { RoleWorking } from "../../../layouts/laidPart";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { areaOf, formatLength, type Nanometres } from "../../../units";
-import { openingRectangle, type PartContext, profileOf, type SheetRole, type StudWall, studWallKind } from "../..";
+import {
+  type FramingChoices,
+  openingRectangle,
+  type PartContext,
+  profileOf,
+  type SheetRole,
+  type StudWall,
+  studWallKind,
+} from "../..";
 import type { LaidSheets } from "./answers";
 
 export const m2 = (piece: { widthNm: Nanometres; heightNm: Nanometres }): number =>
@@ -15,15 +23,16 @@ type SheetsWanted = { readonly role: SheetRole; readonly layers: number; readonl
 /** Sheathing and boards of a wall; faces with the same boards are laid out once. */
 export function sheetsOf(
   wall: StudWall,
+  framing: FramingChoices,
   assembly: Assembly,
   book: SheetBook,
   sheetOf: (parameter: string) => string,
 ): { pieces: SheetPiece[]; problems: Problem[] } {
-  const { sheathed, boardsNear, boardsFar } = wall.parameters;
+  const { sheathed, boardsNear, boardsFar } = framing;
   const wanted: SheetsWanted[] = [
-    { role: "sheathing", layers: sheathed.value ? 1 : 0, rule: "sheathing" },
-    { role: "board-near", layers: boardsNear.value, rule: "boards" },
-    { role: "board-far", layers: boardsFar.value, rule: "boards" },
+    { role: "sheathing", layers: sheathed ? 1 : 0, rule: "sheathing" },
+    { role: "board-near", layers: boardsNear, rule: "boards" },
+    { role: "board-far", layers: boardsFar, rule: "boards" },
   ];
   const face = {
     area: studWallKind.outline(wall),

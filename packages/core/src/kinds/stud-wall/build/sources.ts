@@ -6,7 +6,7 @@ type From = readonly WorkingSource[];
 export function sourcesOf(role: FramingRole, wall: StudWall): From {
   const length = { path: "length", label: "Length" };
   const height = { path: "height", label: "Height" };
-  const choice = (name: string, label: string) => ({ path: `parameters.${name}`, label });
+  const choice = (name: string, label: string) => ({ path: `choices.${name}`, label });
   const each = (field: string, label: string): From =>
     wall.openings.map((opening) => ({ path: `openings.${opening.id}.${field}`, label: `${opening.name}: ${label}` }));
   const widths = each("width", "rough width");

@@ -1,6 +1,6 @@
-import { contexts, framingOf, openingOf, wallOf } from "../../../testing/library";
+import { contexts, framingRulesOf, openingOf, wallOf } from "../../../testing/library";
 import { feet, inches, type MeasuringSystem, NM_PER_INCH } from "../../../units";
-import { measured, type ParameterName, type StudWall, studWallKind, type WallShape } from "../..";
+import { type FramingChoice, measured, type StudWall, studWallKind, type WallShape } from "../..";
 import { boltPlaces, layoutStudWall } from "./index";
 
 /*
@@ -9,7 +9,7 @@ import { boltPlaces, layoutStudWall } from "./index";
  */
 const layOut = (wall: StudWall, system: MeasuringSystem = "imperial") => {
   expect(studWallKind.problems(wall, contexts[system])).toEqual([]);
-  return layoutStudWall(wall, framingOf(system), contexts[system]);
+  return layoutStudWall(wall, framingRulesOf(system), contexts[system]);
 };
 const round = (nm: number) => Number((nm / NM_PER_INCH).toFixed(3));
 const listed = (wall: StudWall) =>
@@ -26,9 +26,9 @@ const counts = (wall: StudWall) => {
   for (const { role } of layOut(wall).pieces) tally[role] = (tally[role] ?? 0) + 1;
   return tally;
 };
-const choose = (wall: StudWall, name: ParameterName, value: number | string | boolean): StudWall => ({
+const choose = (wall: StudWall, name: FramingChoice, value: number | string | boolean): StudWall => ({
   ...wall,
-  parameters: { ...wall.parameters, [name]: { value, assumed: false } },
+  choices: { ...wall.choices, [name]: value },
 });
 
 const twelveFeet = wallOf("imperial", { lengthNm: feet(12), heightNm: inches(97.125) });
@@ -280,7 +280,7 @@ describe("choices of a wall", () => {
   });
 
   it("a row of blocking between the studs, and none across the window: 92 5/8 every 4 ft is one row", () => {
-    const { pieces } = layOut(choose(wall, "blockingEveryNm", feet(4)));
+    const { pieces } = layOut(choose(wall, "blockingEvery", feet(4)));
     const blocks = pieces.filter((each) => each.role === "blocking");
     // Bays of 12 ft at 16 in: nine, of which the window and its jambs take 31 1/4 … 95 1/4; two short ones stand beside its kings.
     expect(blocks.map((each) => round(each.cutLengthNm))).toEqual([13.75, 14.5, 12.25, 8.25, 14.5, 14.5, 13.75]);

@@ -1,5 +1,6 @@
 import { wallOf } from "../../../testing/library";
 import { feet } from "../../../units";
+import { framingOf } from "../..";
 import { boardWords } from "./words";
 
 describe("boards in words", () => {
@@ -13,6 +14,6 @@ describe("boards in words", () => {
     [1, 2, "one layer on this side and two on the far side"],
   ])("%i near, %i far: %s", (boardsNear, boardsFar, words) => {
     const wall = wallOf("imperial", { lengthNm: feet(8), heightNm: feet(8), choices: { boardsNear, boardsFar } });
-    expect(boardWords(wall.parameters)).toBe(words);
+    expect(boardWords(framingOf(wall, "imperial"))).toBe(words);
   });
 });

@@ -6,7 +6,9 @@ import { areaOf, type Nanometres, piecesAtSpacing, spacesIn, toMetres, wholePack
 import {
   ALONE,
   type CornerStyle,
+  type FramingChoices,
   type FramingRole,
+  framingOf,
   type PartContext,
   type Profile,
   sectionOf,
@@ -31,78 +33,80 @@ const repeat = (count: number, lengthNm: Nanometres): Nanometres[] => Array.from
  */
 function reckonPieces(
   part: WallTotals,
+  framing: FramingChoices,
   rules: FramingRules,
   context: PartContext,
   longestPlate: LongestPlate,
 ): Map<string, Nanometres[]> {
-  const { parameters: p } = part;
-  const t = sectionOf(context.sections, p.studSize.value).thicknessNm;
+  const t = sectionOf(context.sections, framing.studSize).thicknessNm;
   const lengthNm = part.length.valueNm ?? 0;
   const heightNm = part.height.valueNm ?? 0;
   const widthNm = part.openingWidth.valueNm ?? 0;
-  const studNm = heightNm - (p.bottomPlates.value + p.topPlates.value) * t;
+  const studNm = heightNm - (framing.bottomPlates + framing.topPlates) * t;
   const platesOf = (role: FramingRole) =>
     spliceSpan({ startNm: 0, endNm: lengthNm }, longestPlate(role), [], 0).map(({ startNm, endNm }) => endNm - startNm);
   const layers = (role: FramingRole, count: number) =>
     Array.from({ length: Math.max(0, count) }, () => platesOf(role)).flat();
-  const treated = p.treatedPlate.value ? 1 : 0;
-  const jacks = widthNm > p.twoJacksFromNm.value ? 2 : 1;
+  const treated = framing.treatedPlate ? 1 : 0;
+  const jacks = widthNm > framing.twoJacksFrom ? 2 : 1;
   const header = headerFor(rules.headerSchedule, widthNm)?.row;
   const headNm = widthNm + 2 * jacks * t;
   const ladderRows = Math.max(1, spacesIn(studNm, rules.ladderSpacingNm) - 1);
-  const ladder = p.meetingStyle.value === "ladder";
-  const blockRows = p.blockingEveryNm.value === 0 ? 0 : Math.max(0, spacesIn(studNm, p.blockingEveryNm.value) - 1);
-  const bays = spacesIn(lengthNm, p.spacingNm.value);
+  const ladder = framing.meetingStyle === "ladder";
+  const blockRows = framing.blockingEvery === 0 ? 0 : Math.max(0, spacesIn(studNm, framing.blockingEvery) - 1);
+  const bays = spacesIn(lengthNm, framing.spacing);
   return new Map<string, Nanometres[]>([
     ["treated-plate", layers("treated-plate", treated)],
-    ["bottom-plate", layers("bottom-plate", p.bottomPlates.value - treated)],
+    ["bottom-plate", layers("bottom-plate", framing.bottomPlates - treated)],
     ["top-plate", layers("top-plate", 1)],
-    ["cap-plate", layers("cap-plate", p.topPlates.value - 1)],
-    ["stud", repeat(piecesAtSpacing(lengthNm, p.spacingNm.value), studNm)],
-    ["corner-stud", repeat(part.corners * CORNER_EXTRA[p.cornerStyle.value], studNm)],
+    ["cap-plate", layers("cap-plate", framing.topPlates - 1)],
+    ["stud", repeat(piecesAtSpacing(lengthNm, framing.spacing), studNm)],
+    ["corner-stud", repeat(part.corners * CORNER_EXTRA[framing.cornerStyle], studNm)],
     ["meeting-stud", repeat(ladder ? 0 : part.meetings * MEETING_EXTRA, studNm)],
-    ["ladder-block", repeat(ladder ? part.meetings * ladderRows : 0, p.spacingNm.value - t)],
-    ["king", repeat(part.openings * 2 * p.kingsPerSide.value, studNm)],
-    ["header", p.bearing.value && header ? repeat(part.openings * header.plies, headNm) : []],
+    ["ladder-block", repeat(ladder ? part.meetings * ladderRows : 0, framing.spacing - t)],
+    ["king", repeat(part.openings * 2 * framing.kingsPerSide, studNm)],
+    ["header", framing.bearing && header ? repeat(part.openings * header.plies, headNm) : []],
     [
       "header-packing",
-      p.bearing.value && header && p.headerPacking.value ? repeat(part.openings * (header.plies - 1), headNm) : [],
+      framing.bearing && header && framing.headerPacking ? repeat(part.openings * (header.plies - 1), headNm) : [],
     ],
-    ["flat-plate", p.bearing.value ? [] : repeat(part.openings * rules.flatPlates, headNm)],
-    ["sill", repeat(part.openings * p.sillPlies.value, widthNm)],
-    ["blocking", repeat(blockRows * bays, p.spacingNm.value - t)],
-    ...hardwareOf(part, rules, platesOf(treated === 1 ? "treated-plate" : "bottom-plate"), studNm),
+    ["flat-plate", framing.bearing ? [] : repeat(part.openings * rules.flatPlates, headNm)],
+    ["sill", repeat(part.openings * framing.sillPlies, widthNm)],
+    ["blocking", repeat(blockRows * bays, framing.spacing - t)],
+    ...hardwareOf(part, framing, rules, platesOf(treated === 1 ? "treated-plate" : "bottom-plate"), studNm),
   ]);
 }
 
 /** Bolts in each piece of the lowest plate, a hold-down at each end of the run, clips up each two-stud corner. */
 function hardwareOf(
-  { parameters: p, corners }: WallTotals,
+  { corners }: WallTotals,
+  framing: FramingChoices,
   rules: FramingRules,
   lowest: readonly Nanometres[],
   studNm: Nanometres,
 ): [string, Nanometres[]][] {
   const bolts = lowest.reduce((sum, lengthNm) => sum + boltPlaces(lengthNm, rules).length, 0);
-  const clips = p.cornerStyle.value === "two-stud" ? corners * piecesAtSpacing(studNm, rules.clipSpacingNm) : 0;
+  const clips = framing.cornerStyle === "two-stud" ? corners * piecesAtSpacing(studNm, rules.clipSpacingNm) : 0;
   return [
-    ["anchor-bolt", repeat(p.anchorBolts.value ? bolts : 0, 0)],
-    ["hold-down", repeat(p.holdDowns.value ? 2 : 0, 0)],
+    ["anchor-bolt", repeat(framing.anchorBolts ? bolts : 0, 0)],
+    ["hold-down", repeat(framing.holdDowns ? 2 : 0, 0)],
     ["board-clip", repeat(clips, 0)],
   ];
 }
 
 function reckonedSheets(
   part: WallTotals,
+  framing: FramingChoices,
   assembly: Assembly,
   library: Library,
   role: string,
   sheetOf: SettledChoices["sheetOf"],
 ): LaidSheets | undefined {
-  const { sheathed, boardsNear, boardsFar, spacingNm } = part.parameters;
+  const { sheathed, boardsNear, boardsFar, spacing } = framing;
   const byRole = new Map([
-    ["sheathing", sheathed.value ? 1 : 0],
-    ["board-near", boardsNear.value],
-    ["board-far", boardsFar.value],
+    ["sheathing", sheathed ? 1 : 0],
+    ["board-near", boardsNear],
+    ["board-far", boardsFar],
   ]);
   const layers = byRole.get(role) ?? 0;
   const rule = role === "sheathing" ? assembly.framing?.sheathing : assembly.framing?.boards;
@@ -111,7 +115,7 @@ function reckonedSheets(
   if (layers === 0 || !size) return undefined;
   const coverM2 = (quantities.netArea ?? 0) * layers;
   const bought = wholePacks(coverM2, areaOf(size.widthNm, size.heightNm));
-  const inside = Math.max(0, spacesIn(size.widthNm, spacingNm.value) - 1);
+  const inside = Math.max(0, spacesIn(size.widthNm, spacing) - 1);
   return {
     bought,
     coverM2,
@@ -126,19 +130,20 @@ const levelProfile = ({ length, height }: WallTotals): Profile => [
 
 /** Walls by totals, for the same assemblies as a drawn wall. */
 export function reckonWallTotals(part: WallTotals, assembly: Assembly, { library, context }: Site): LaidPart {
-  const { longestPlate, sheetOf } = settledChoices(part, assembly, library);
-  const tooMany = tooManyInAll(part);
+  const framing = framingOf(part, context.system);
+  const { longestPlate, sheetOf } = settledChoices(part, framing, assembly, library);
+  const tooMany = tooManyInAll(part, framing);
   const lengths =
     assembly.framing && !tooMany
-      ? reckonPieces(part, assembly.framing, context, longestPlate)
+      ? reckonPieces(part, framing, assembly.framing, context, longestPlate)
       : new Map<string, Nanometres[]>();
-  const thicknessNm = sectionOf(context.sections, part.parameters.studSize.value).thicknessNm;
+  const thicknessNm = sectionOf(context.sections, framing.studSize).thicknessNm;
   const runNm = [...lengths.values()].flat().reduce((sum, nm) => sum + nm, 0);
   const laid = {
     lengthsNm: (role: string) => lengths.get(role) ?? [],
     sheetSize: (sizeId: string) => ownValue(library.sheets, sizeId),
     ask: wallAnswers({
-      sheets: (role) => reckonedSheets(part, assembly, library, role, sheetOf),
+      sheets: (role) => reckonedSheets(part, framing, assembly, library, role, sheetOf),
       frameM2: toMetres(runNm) * toMetres(thicknessNm),
       profile: levelProfile(part),
     }),
@@ -147,13 +152,13 @@ export function reckonWallTotals(part: WallTotals, assembly: Assembly, { library
     pieces: [],
     draw: () => ({ kind: "none" }),
     laid,
-    choices: framingChoices(part.parameters),
+    choices: framingChoices(framing),
     reckoned: true,
     repeats: 1,
     words: {
       name: part.name,
-      plates: ["no", "a single", "a double", "a triple"][part.parameters.topPlates.value] ?? "",
-      boardWords: boardWords(part.parameters),
+      plates: ["no", "a single", "a double", "a triple"][framing.topPlates] ?? "",
+      boardWords: boardWords(framing),
       openingWords: part.openings === 1 ? "one opening" : `${part.openings} openings`,
     },
     workingOf: (role) => reckonedWorking(role, part, lengths),

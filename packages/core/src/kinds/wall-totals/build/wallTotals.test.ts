@@ -3,9 +3,8 @@ import { contexts, library } from "../../../testing/library";
 import { feet, inches, metres, millimetres } from "../../../units";
 import {
   ALONE,
-  confirmedChoice,
   enterDimension,
-  type FramingParameters,
+  type FramingChoices,
   measured,
   unmeasured,
   type WallTotals,
@@ -13,12 +12,10 @@ import {
 } from "../..";
 
 const context = contexts.imperial;
-type Choices = { [K in keyof FramingParameters]?: FramingParameters[K]["value"] };
 
 /** 118 ft of outside wall 9 ft high, 8 corners, 5 meeting walls, 11 openings: a job as a builder tells it. */
-function totals(choices: Choices = {}, more: Partial<WallTotals> = {}): WallTotals {
+function totals(choices: Partial<FramingChoices> = {}, more: Partial<WallTotals> = {}): WallTotals {
   const start = wallTotalsKind.defaults("t", "Outside walls", context);
-  const chosen = Object.entries(choices).map(([key, value]) => [key, confirmedChoice(value)]);
   return {
     ...start,
     length: measured(feet(118), ""),
@@ -26,7 +23,7 @@ function totals(choices: Choices = {}, more: Partial<WallTotals> = {}): WallTota
     corners: 8,
     meetings: 5,
     openings: 11,
-    parameters: { ...start.parameters, ...Object.fromEntries(chosen) },
+    choices,
     ...more,
   };
 }
@@ -67,7 +64,7 @@ describe("walls by totals: what is asked for is counted", () => {
 
 describe("walls by totals, every piece of them worked by hand", () => {
   /** `rule: how many × length in inches`, of what is cut. */
-  const cut = (choices: Choices): string[] =>
+  const cut = (choices: Partial<FramingChoices>): string[] =>
     count(totals(choices))
       .lines.filter((line) => line.cutLengthsNm.length > 0)
       .map(({ rule, quantity: many, cutLengthsNm }) => {
@@ -94,7 +91,7 @@ describe("walls by totals, every piece of them worked by hand", () => {
     const choices = {
       cornerStyle: "four-stud" as const,
       meetingStyle: "ladder" as const,
-      blockingEveryNm: feet(4),
+      blockingEvery: feet(4),
       sillPlies: 2,
       treatedPlate: true,
       anchorBolts: true,
@@ -111,7 +108,7 @@ describe("walls by totals, every piece of them worked by hand", () => {
       "blockingRows: 178 × 14.5",
     ]);
     // A row of blocking is for a whole stretch: none where studs are no higher than one.
-    expect(cut({ ...choices, blockingEveryNm: feet(9) }).filter((line) => line.startsWith("blocking"))).toEqual([]);
+    expect(cut({ ...choices, blockingEvery: feet(9) }).filter((line) => line.startsWith("blocking"))).toEqual([]);
   });
 
   it("with two-stud corners: one stud beyond the run's own at each, where the other wall begins", () => {
@@ -119,7 +116,7 @@ describe("walls by totals, every piece of them worked by hand", () => {
   });
 
   it("carrying nothing: a flat plate over each opening, over two jacks a side where it is as wide", () => {
-    expect(cut({ bearing: false, twoJacksFromNm: feet(2) })).toContain("flatPlates: 11 × 42");
+    expect(cut({ bearing: false, twoJacksFrom: feet(2) })).toContain("flatPlates: 11 × 42");
     expect(cut({ bearing: false })).toContain("flatPlates: 11 × 39");
   });
 
@@ -183,7 +180,7 @@ describe("walls by totals: figures that no wall has", () => {
   });
 
   it("are not reckoned in more pieces than any house has", () => {
-    const many = count(totals({ blockingEveryNm: millimetres(300) }, { length: measured(metres(4999), "") }));
+    const many = count(totals({ blockingEvery: millimetres(300) }, { length: measured(metres(4999), "") }));
     expect(many.openPoints.map((point) => point.message).join(" ")).toContain("are not laid out");
   });
 });
