@@ -1,0 +1,4 @@
+export type { FaceSide, FormFace } from "./faces";
+export { ringArea } from "./faces";
+export type { MovingLine, RisingEdge, SlopeStep, XY, XYZ } from "./plane";
+export { type Skeleton, type SkeletonFailure, straightSkeleton } from "./skeleton";
