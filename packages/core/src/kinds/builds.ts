@@ -2,6 +2,7 @@ import type { Build } from "../layouts";
 import { layOutMasonryWall } from "./masonry-wall/build/layOut";
 import { layOutPier } from "./pier/build/layOut";
 import type { Part } from "./registry";
+import { layOutRoof } from "./roof/build/layOut";
 import { layOutStudWall } from "./stud-wall/build/layOut";
 import { reckonWallTotals } from "./wall-totals/build";
 
@@ -12,6 +13,7 @@ const BUILDS: Builds = {
   "stud-wall": layOutStudWall,
   "masonry-wall": layOutMasonryWall,
   pier: layOutPier,
+  roof: layOutRoof,
   "wall-totals": reckonWallTotals,
 };
 

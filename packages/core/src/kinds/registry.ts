@@ -7,10 +7,12 @@ import { areaKind } from "./area";
 import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
 import { pierKind } from "./pier";
+import { roofKind } from "./roof";
 import { roomKind } from "./room";
 import { spotsKind } from "./spots";
 import { storeyKind } from "./storey";
 import { studWallKind } from "./stud-wall";
+import { surfaceKind } from "./surface";
 import { wallTotalsKind } from "./wall-totals";
 
 /** Every kind of part. A new kind is a folder here and a line in this list. */
@@ -19,9 +21,11 @@ export const PART_KINDS = {
   "stud-wall": studWallKind,
   "masonry-wall": masonryWallKind,
   pier: pierKind,
+  roof: roofKind,
   length: lengthKind,
   area: areaKind,
   spots: spotsKind,
+  surface: surfaceKind,
   storey: storeyKind,
   "wall-totals": wallTotalsKind,
 } as const;

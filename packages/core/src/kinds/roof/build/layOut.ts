@@ -1,0 +1,110 @@
+import type { Assembly, Value } from "../../../assemblies";
+import type { FramingPiece } from "../../../drawing/piece";
+import { sectionOf } from "../../../kinds";
+import type { LaidPart, Site } from "../../../layouts";
+import { problem } from "../../../problems/problem";
+import { ownValue } from "../../../records/ownValue";
+import { formatLength, pitchWays, toMetres } from "../../../units";
+import { drawRoof } from "../draw";
+import { formOf, toMm } from "../form";
+import { choicesOf, type RoofChoices } from "../parameters";
+import { fasciasApart } from "../problems";
+import type { Roof } from "../schema";
+import { layLines } from "./lines";
+import { layOverhangs } from "./overhangs";
+import { layRafters } from "./rafters";
+import { layTies } from "./ties";
+import { roofWorking } from "./working";
+
+/** Past this nobody has counted: a slip of the unit. */
+const MOST_PIECES = 20_000;
+
+/** Rafters, ridges, hips, valleys, ties and overhangs of a roof, each where it lies. */
+function piecesOf(roof: Roof, choices: RoofChoices, { context }: Site): FramingPiece[] {
+  const formed = formOf(roof);
+  if (!formed.ok) return [];
+  const { form } = formed;
+  const section = (id: string) => sectionOf(context.sections, id);
+  const sections = {
+    rafter: section(choices.rafterSection),
+    ridge: section(choices.ridgeSection),
+    hip: section(choices.hipSection),
+  };
+  const spacingMm = toMm(choices.rafterSpacing);
+  const rafters = layRafters(form, { spacingMm, fromEnd: choices.layoutFrom === "end" }, sections);
+  const ties = layTies(rafters, form, {
+    ceilingJoist: choices.ceilingJoists ? section(choices.joistSection) : undefined,
+    collar: { section: section(choices.collarSection), every: choices.collarEvery },
+  });
+  const overhangs = layOverhangs(roof, form, {
+    section: sections.rafter,
+    spacingMm: toMm(choices.lookoutSpacing),
+    rafterSpacingMm: spacingMm,
+  });
+  return [...ties, ...layLines(form, sections), ...[...rafters.values()].flat(), ...overhangs];
+}
+
+const formulaChoices = (choices: RoofChoices): ReadonlyMap<string, Value> =>
+  new Map<string, Value>([
+    ...Object.entries(choices),
+    ["rafterSpacing", toMetres(choices.rafterSpacing)],
+    ["lookoutSpacing", toMetres(choices.lookoutSpacing)],
+  ]);
+
+/** About how many rafters a roof comes to, before any is laid. */
+const expected = (roof: Roof, { rafterSpacing }: RoofChoices): number => {
+  const formed = formOf(roof);
+  return formed.ok
+    ? formed.form.faces.reduce((sum, face) => sum + (face.areaM2 / toMetres(rafterSpacing)) * 0.5, 0)
+    : 0;
+};
+
+export function layOutRoof(roof: Roof, _assembly: Assembly, site: Site): LaidPart {
+  const { context, library } = site;
+  const choices = choicesOf(roof, context.system);
+  const tooMany = expected(roof, choices) > MOST_PIECES;
+  const pieces = tooMany ? [] : piecesOf(roof, choices, site);
+  const byRole = (role: string) => pieces.filter((piece) => piece.role === role);
+  const formed = formOf(roof);
+  const steepest = formed.ok ? formed.form.faces.map((face) => face.pitch) : [];
+  const pitches = [...new Set(steepest)].toSorted((a, b) => a - b).map((each) => pitchWays(each, context.system)[0]);
+  return {
+    pieces,
+    draw: () => {
+      const drawing = drawRoof(roof, context);
+      if (drawing.kind !== "plan") return drawing;
+      const timber = pieces.map(({ id, points = [] }) => ({ id, role: "timber" as const, points, closed: true }));
+      return { ...drawing, shapes: [...drawing.shapes, ...timber] };
+    },
+    laid: {
+      lengthsNm: (role) => byRole(role).map((piece) => piece.cutLengthNm),
+      ask: () => undefined,
+      sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
+    },
+    choices: formulaChoices(choices),
+    reckoned: false,
+    repeats: 1,
+    words: {
+      name: roof.name,
+      pitchWords: pitches.join(" and "),
+      spacingWords: formatLength(choices.rafterSpacing, context.system),
+    },
+    workingOf: (role, sectionId) =>
+      roofWorking(
+        pieces.filter((piece) => piece.role === role && (sectionId === "" || piece.sectionId === sectionId)),
+        context,
+      ),
+    problems: [
+      ...(tooMany
+        ? [
+            problem(
+              "too-many-pieces",
+              "",
+              "This roof comes to more rafters than there can be. Check the unit of its edges.",
+            ),
+          ]
+        : []),
+      ...fasciasApart(roof, context.system),
+    ],
+  };
+}

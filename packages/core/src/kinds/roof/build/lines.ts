@@ -1,0 +1,91 @@
+import type { FramingPiece } from "../../../drawing/piece";
+import type { XY, XYZ } from "../../../geometry/skeleton";
+import type { Section } from "../../../kinds";
+import { NM_PER_MM } from "../../../units";
+import type { RoofFace, RoofForm, RoofLine } from "../form";
+import type { Sections } from "./rafters";
+import { cutOf, levelStick, notchOf, overPlateMm, slopedStick } from "./sticks";
+
+const halfMm = ({ thicknessNm }: Section): number => thicknessNm / NM_PER_MM / 2;
+const unit = ([x, y]: XY): XY => {
+  const length = Math.hypot(x, y) || 1;
+  return [x / length, y / length];
+};
+const same = (a: XYZ, b: XYZ): boolean => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) < 1;
+
+/** Tops of rafters lie over the form by this, so that ridges and hips come up to them. */
+const overOf = (face: RoofFace | undefined, rafter: Section): number =>
+  face ? overPlateMm(rafter.depthNm, face.pitch) : 0;
+
+function ridgePiece(line: RoofLine, form: RoofForm, sections: Sections): FramingPiece {
+  const face = form.faces.find(({ id }) => id === line.faceIds[0]);
+  const topMm = line.from[2] + overOf(face, sections.rafter);
+  const [from, to] = [line.from, line.to].map(([x, y]): XY => [x, y]);
+  return levelStick({ id: line.id, role: "ridge", section: sections.ridge }, from ?? [0, 0], to ?? [0, 0], { topMm });
+}
+
+/** Half of the ridge a hip or valley runs up to, level along it; nothing where it ends at a point or another hip. */
+function headOffMm(line: RoofLine, head: XYZ, direction: XY, form: RoofForm, { ridge }: Sections): number {
+  const met = form.lines.find(({ kind, from, to }) => kind === "ridge" && (same(from, head) || same(to, head)));
+  if (!met || met.id === line.id) return 0;
+  const way = unit([met.to[0] - met.from[0], met.to[1] - met.from[1]]);
+  const sine = Math.abs(way[0] * direction[1] - way[1] * direction[0]);
+  return halfMm(ridge) / Math.max(sine, 0.2);
+}
+
+/** How far a hip's top edge is planed to each side, so that sheathing of both slopes lies on it. */
+function backingOf(face: RoofFace | undefined, direction: XY, pitch: number): number {
+  if (!face) return 0;
+  const { normal } = face.form.line;
+  // Across the hip the slope falls off by this much, square to the hip on plan.
+  const across = Math.abs(normal[0] * -direction[1] + normal[1] * direction[0]) * face.pitch;
+  return (Math.atan(across / Math.hypot(1, pitch)) * 180) / Math.PI;
+}
+
+function slopingPiece(line: RoofLine, form: RoofForm, sections: Sections): FramingPiece[] {
+  const [low, high] = line.from[2] <= line.to[2] ? [line.from, line.to] : [line.to, line.from];
+  const runMm = line.planMm;
+  const rise = high[2] - low[2];
+  if (runMm < 1 || rise < 1) return [];
+  const pitch = rise / runMm;
+  const direction = unit([high[0] - low[0], high[1] - low[1]]);
+  const face = form.faces.find(({ id }) => id === line.faceIds[0]);
+  // Where it passes the plate, on plan from its lower end.
+  const tailMm = low[2] < 0 ? Math.min(runMm, -low[2] / pitch) : 0;
+  const foot: XYZ = [low[0] + direction[0] * tailMm, low[1] + direction[1] * tailMm, low[2] + tailMm * pitch];
+  const off = headOffMm(line, high, direction, form, sections);
+  const bears = Math.abs(foot[2]) < 1;
+  const notch = bears ? notchOf(sections.rafter.depthNm, pitch) : undefined;
+  const isHip = line.kind === "hip";
+  return [
+    slopedStick({
+      id: line.id,
+      role: isHip ? "hip-rafter" : "valley-rafter",
+      section: sections.hip,
+      foot,
+      direction,
+      pitch,
+      fromMm: -tailMm,
+      toMm: Math.max(runMm - tailMm - off, 1 - tailMm),
+      overMm: overOf(face, sections.rafter),
+      notched: false,
+      cut: cutOf({
+        pitch,
+        runMm: runMm - tailMm,
+        headOffMm: off,
+        footOffMm: 0,
+        tailMm,
+        notch,
+        backingDegrees: isHip ? backingOf(face, direction, pitch) : 0,
+      }),
+    }),
+  ];
+}
+
+/** Ridges, hips and valleys as timber. */
+export function layLines(form: RoofForm, sections: Sections): FramingPiece[] {
+  return form.lines.flatMap((line) => {
+    if (line.kind === "ridge") return [ridgePiece(line, form, sections)];
+    return line.kind === "hip" || line.kind === "valley" ? slopingPiece(line, form, sections) : [];
+  });
+}

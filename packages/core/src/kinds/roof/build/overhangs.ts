@@ -1,0 +1,82 @@
+import type { FramingPiece } from "../../../drawing/piece";
+import type { XY, XYZ } from "../../../geometry/skeleton";
+import type { Section } from "../../../kinds";
+import { feet } from "../../../units";
+import { type RoofFace, type RoofForm, toMm } from "../form";
+import { slopeOf } from "../outline";
+import type { Roof } from "../schema";
+import { cutOf, levelStick, overPlateMm, slopedStick } from "./sticks";
+
+/** A gable's overhang up to this hangs from the sheathing and the barge; beyond, lookouts carry it. Common practice. */
+const LOOKOUTS_FROM_NM = feet(1);
+
+type Options = { readonly section: Section; readonly spacingMm: number; readonly rafterSpacingMm: number };
+
+/** A barge rafter along each rake that hangs over, and lookouts from the second rafter out to it. */
+export function layOverhangs(roof: Roof, form: RoofForm, options: Options): FramingPiece[] {
+  return form.lines
+    .filter(({ kind }) => kind === "rake")
+    .flatMap((line) => {
+      const face = form.faces.find(({ id }) => id === line.faceIds[0]);
+      const gable = form.standing.find(({ form: { index } }) => index === sideOf(face, line.from, line.to));
+      const edge = roof.edges.find(({ id }) => id === gable?.edgeId);
+      if (!face || !edge) return [];
+      const { overhangNm } = slopeOf(roof, edge);
+      if (overhangNm === 0) return [];
+      return [...bargeOf(face, line, options), ...lookoutsOf(face, line, toMm(overhangNm), overhangNm, options)];
+    });
+}
+
+/** The standing face beyond the side of a face that a rake is the outer line of. */
+function sideOf(face: RoofFace | undefined, from: XYZ, to: XYZ): number | undefined {
+  return face?.sides.find((side) => side.from === from && side.to === to)?.against;
+}
+
+type Line = { readonly id: string; readonly from: XYZ; readonly to: XYZ; readonly planMm: number };
+
+function upward({ from, to, planMm }: Line): { low: XYZ; way: XY; pitch: number } {
+  const [low, high] = from[2] <= to[2] ? [from, to] : [to, from];
+  const way: XY = [(high[0] - low[0]) / planMm, (high[1] - low[1]) / planMm];
+  return { low, way, pitch: (high[2] - low[2]) / planMm };
+}
+
+function bargeOf(face: RoofFace, line: Line, { section }: Options): FramingPiece[] {
+  const { low, way, pitch } = upward(line);
+  if (pitch < 1e-4) return [];
+  return [
+    slopedStick({
+      id: `barge-${line.id}`,
+      role: "barge-rafter",
+      section,
+      foot: low,
+      direction: way,
+      pitch,
+      fromMm: 0,
+      toMm: line.planMm,
+      overMm: overPlateMm(section.depthNm, face.pitch),
+      notched: false,
+      cut: cutOf({ pitch, runMm: line.planMm, headOffMm: 0, footOffMm: 0, tailMm: 0 }),
+    }),
+  ];
+}
+
+function lookoutsOf(face: RoofFace, line: Line, outMm: number, overhangNm: number, options: Options): FramingPiece[] {
+  if (overhangNm <= LOOKOUTS_FROM_NM) return [];
+  const { low, way, pitch } = upward(line);
+  const count = Math.floor(line.planMm / options.spacingMm) + 1;
+  const lengthMm = outMm + options.rafterSpacingMm;
+  const { along } = face.form.line;
+  // From the barge towards the middle of the face, level.
+  const middle =
+    face.wallSides.reduce((sum, { from }) => sum + from[0] * along[0] + from[1] * along[1], 0) / face.wallSides.length;
+  const inwards = middle > low[0] * along[0] + low[1] * along[1] ? 1 : -1;
+  return Array.from({ length: count }, (_, index) => {
+    const at = Math.min(index * options.spacingMm, line.planMm);
+    const from: XY = [low[0] + way[0] * at, low[1] + way[1] * at];
+    const to: XY = [from[0] + along[0] * inwards * lengthMm, from[1] + along[1] * inwards * lengthMm];
+    const topMm = low[2] + at * pitch + overPlateMm(options.section.depthNm, face.pitch);
+    return levelStick({ id: `lookout-${line.id}-${index + 1}`, role: "lookout", section: options.section }, from, to, {
+      topMm,
+    });
+  });
+}

@@ -1,0 +1,174 @@
+import type { FramingPiece } from "../../../drawing/piece";
+import type { XY, XYZ } from "../../../geometry/skeleton";
+import type { Section } from "../../../kinds";
+import { NM_PER_MM } from "../../../units";
+import type { RoofFace, RoofForm } from "../form";
+import type { SideKind } from "../overhang";
+import type { RafterRole } from "../roles";
+import { cutOf, notchOf, slopedStick } from "./sticks";
+
+export type Sections = { readonly rafter: Section; readonly ridge: Section; readonly hip: Section };
+
+/** A crossing of a line up the slope with a side of its face, seen along it. */
+type Hit = { readonly at: number; readonly kind: SideKind; readonly sine: number };
+
+/** A rafter shorter than this on plan is not cut: it is where a jack has run out beside a hip. */
+const SHORTEST_MM = 75;
+
+const halfMm = ({ thicknessNm }: Section): number => thicknessNm / NM_PER_MM / 2;
+
+/** Places in a face's own axes: along its eave, and in from it. */
+const inFace = ({ form: { line } }: RoofFace, [x, y]: XYZ | XY): XY => [
+  line.along[0] * x + line.along[1] * y,
+  line.normal[0] * x + line.normal[1] * y - line.offsetMm,
+];
+
+/** Where a line up the slope goes through a ring, from the eave up. */
+function hitsAt(face: RoofFace, sides: readonly { from: XYZ; to: XYZ; kind: SideKind }[], along: number): Hit[] {
+  return sides
+    .flatMap(({ from, to, kind }): Hit[] => {
+      const [a, b] = [inFace(face, from), inFace(face, to)];
+      if (a[0] > along === b[0] > along) return [];
+      const share = (along - a[0]) / (b[0] - a[0]);
+      const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+      return [{ at: a[1] + share * (b[1] - a[1]), kind, sine: Math.abs(b[0] - a[0]) / length }];
+    })
+    .toSorted((one, other) => one.at - other.at);
+}
+
+const LOW: ReadonlySet<SideKind> = new Set(["valley"]);
+const HIGH: ReadonlySet<SideKind> = new Set(["hip"]);
+
+function roleOf(foot: SideKind, head: SideKind): RafterRole {
+  const [low, high] = [LOW.has(foot), HIGH.has(head)];
+  if (low && high) return "cripple-jack";
+  if (low) return "valley-jack";
+  return high ? "hip-jack" : "common-rafter";
+}
+
+/** Half of what a rafter runs against, measured level along the rafter. */
+function offMm({ kind, sine }: Hit, { ridge, hip }: Sections): number {
+  if (kind === "ridge") return halfMm(ridge);
+  if (kind === "hip" || kind === "valley") return halfMm(hip) / Math.max(sine, 0.05);
+  return 0;
+}
+
+const bevel = ({ kind, sine }: Hit): number =>
+  kind === "hip" || kind === "valley" ? (Math.acos(Math.min(1, sine)) * 180) / Math.PI : 0;
+
+/** Every rafter of a face whose middle lies at a place along it. */
+function raftersAt(face: RoofFace, along: number, sections: Sections, id: string): FramingPiece[] {
+  const { pitch, form } = face;
+  const wall = hitsAt(face, face.wallSides, along);
+  const out = hitsAt(face, face.sides, along);
+  const pieces: FramingPiece[] = [];
+  for (let index = 0; index + 1 < wall.length; index += 2) {
+    const [foot, head] = [wall[index], wall[index + 1]];
+    if (!foot || !head || head.at - foot.at < SHORTEST_MM) continue;
+    const bears = foot.kind === "eave";
+    const outer = bears ? out.filter((hit) => hit.at < foot.at - 0.01).at(-1) : undefined;
+    const tailMm = outer ? foot.at - outer.at : 0;
+    const [headOffMm, footOffMm] = [offMm(head, sections), offMm(foot, sections)];
+    const runMm = head.at - foot.at;
+    if (runMm - headOffMm - footOffMm < SHORTEST_MM) continue;
+    const { normal, along: way, offsetMm, fromHeightMm, runPerRise } = form.line;
+    const v = offsetMm + foot.at;
+    const place: XYZ = [
+      way[0] * along + normal[0] * v,
+      way[1] * along + normal[1] * v,
+      fromHeightMm + foot.at / runPerRise,
+    ];
+    const notch = bears && fromHeightMm < 0.1 ? notchOf(sections.rafter.depthNm, pitch) : undefined;
+    pieces.push(
+      slopedStick({
+        id: pieces.length === 0 ? id : `${id}.${pieces.length + 1}`,
+        role: roleOf(foot.kind, head.kind),
+        section: sections.rafter,
+        foot: place,
+        direction: normal,
+        pitch,
+        fromMm: footOffMm - tailMm,
+        toMm: runMm - headOffMm,
+        notched: notch !== undefined,
+        cut: cutOf({
+          pitch,
+          runMm,
+          headOffMm,
+          footOffMm,
+          tailMm,
+          headBevelDegrees: bevel(head),
+          footBevelDegrees: bevel(foot),
+          notch,
+        }),
+      }),
+    );
+  }
+  return pieces;
+}
+
+export type Layout = { readonly spacingMm: number; readonly fromEnd: boolean };
+
+/** The direction a face and all that run with or against it are laid out along, and where that begins. */
+type Axis = { readonly direction: XY; readonly from: number; readonly to: number };
+
+function axesOf({ faces }: RoofForm): Axis[] {
+  const axes: Axis[] = [];
+  for (const { form, wallSides } of faces) {
+    const { along } = form.line;
+    const places = (direction: XY) => wallSides.map(({ from }) => from[0] * direction[0] + from[1] * direction[1]);
+    const known = axes.findIndex(({ direction }) => Math.abs(direction[0] * along[1] - direction[1] * along[0]) < 1e-6);
+    const axis = axes[known];
+    const spread = places(axis?.direction ?? along);
+    const [from, to] = [Math.min(...spread), Math.max(...spread)];
+    if (!axis) axes.push({ direction: along, from, to });
+    else axes[known] = { ...axis, from: Math.min(axis.from, from), to: Math.max(axis.to, to) };
+  }
+  return axes;
+}
+
+/** Whether the wall line of a face ends, at a place along it, in a rake, a wall or an open end: a rafter lies there. */
+function endsUpright(face: RoofFace, at: number): boolean {
+  return face.wallSides.some(({ from, to, kind }) => {
+    const [a, b] = [inFace(face, from), inFace(face, to)];
+    const upright = Math.abs(a[0] - at) < 0.1 && Math.abs(b[0] - at) < 0.1 && Math.abs(b[1] - a[1]) > SHORTEST_MM;
+    return upright && (kind === "rake" || kind === "wall-side" || kind === "open" || kind === "cheek");
+  });
+}
+
+/** Middles of the rafters of a face along it: at the spacing from where the layout begins, and where it ends upright. */
+function placesAlong(
+  face: RoofFace,
+  axes: readonly Axis[],
+  { spacingMm, fromEnd }: Layout,
+  halfWidthMm: number,
+): number[] {
+  const { along } = face.form.line;
+  const axis = axes.find(({ direction }) => Math.abs(direction[0] * along[1] - direction[1] * along[0]) < 1e-6);
+  const spread = face.wallSides.map(({ from }) => inFace(face, from)[0]);
+  const [least, most] = [Math.min(...spread), Math.max(...spread)];
+  if (!axis) return [];
+  const sameWay = axis.direction[0] * along[0] + axis.direction[1] * along[1] > 0;
+  const begin = fromEnd ? axis.to : axis.from;
+  const way = fromEnd ? -1 : 1;
+  const steps = Math.floor((axis.to - axis.from) / spacingMm + 1e-9);
+  const ends = [
+    ...(endsUpright(face, least) ? [least + halfWidthMm] : []),
+    ...(endsUpright(face, most) ? [most - halfWidthMm] : []),
+  ];
+  const between = Array.from({ length: steps + 1 }, (_, step) => {
+    const place = begin + way * step * spacingMm;
+    return sameWay ? place : -place;
+  }).filter((at) => at > least + 1 && at < most - 1 && ends.every((end) => Math.abs(end - at) > 2 * halfWidthMm));
+  return [...ends, ...between].toSorted((a, b) => a - b);
+}
+
+/** The rafters of every slope, opposite each other over a ridge. Ids follow the slope and the place. */
+export function layRafters(form: RoofForm, layout: Layout, sections: Sections): Map<string, FramingPiece[]> {
+  const axes = axesOf(form);
+  return new Map(
+    form.faces.map((face) => {
+      const places = placesAlong(face, axes, layout, halfMm(sections.rafter));
+      return [face.id, places.flatMap((at, index) => raftersAt(face, at, sections, `rafter-${face.id}-${index + 1}`))];
+    }),
+  );
+}

@@ -1,0 +1,167 @@
+import type { FramingPiece } from "../../../drawing/piece";
+import type { PieceCut } from "../../../drawing/pieceCut";
+import type { SpaceFigure } from "../../../drawing/spaceFigure";
+import type { XY, XYZ } from "../../../geometry/skeleton";
+import type { Section } from "../../../kinds";
+import { NM_PER_MM } from "../../../units";
+
+const MM_PER_M = 1000;
+const nm = (mm: number): number => Math.round(mm * NM_PER_MM);
+const degrees = (tangent: number): number => (Math.atan(tangent) * 180) / Math.PI;
+
+/** Of the timber's depth, square to it, a notch over a plate takes a third: common practice. */
+const NOTCH_SHARE = 1 / 3;
+
+/** From the roof's own plan, in millimetres with heights up, to space in metres. */
+const inSpace = ([x, y, z]: XYZ) => [x / MM_PER_M, z / MM_PER_M, -y / MM_PER_M] as const;
+
+type Named = { readonly id: string; readonly role: string; readonly section: Section };
+
+/** The face of a stick as it is seen from above: as wide as the timber is thick. */
+function planOf(
+  from: XY,
+  to: XY,
+  widthMm: number,
+): Pick<FramingPiece, "xNm" | "yNm" | "widthNm" | "heightNm" | "points"> {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+  const [x, y] = [((to[1] - from[1]) / length) * (widthMm / 2), (-(to[0] - from[0]) / length) * (widthMm / 2)];
+  const corners: XY[] = [
+    [from[0] + x, from[1] + y],
+    [to[0] + x, to[1] + y],
+    [to[0] - x, to[1] - y],
+    [from[0] - x, from[1] - y],
+  ];
+  const points = corners.map((corner) => ({ xNm: nm(corner[0]), yNm: nm(corner[1]) }));
+  const xs = points.map(({ xNm }) => xNm);
+  const ys = points.map(({ yNm }) => yNm);
+  const [xNm, yNm] = [Math.min(...xs), Math.min(...ys)];
+  return {
+    xNm,
+    yNm,
+    widthNm: Math.max(1, Math.max(...xs) - xNm),
+    heightNm: Math.max(1, Math.max(...ys) - yNm),
+    points,
+  };
+}
+
+export type Sloped = Named & {
+  /** Where its line starts at the plate, the middle of a valley or a ridge's end; the height is the line's there. */
+  readonly foot: XYZ;
+  /** On plan, up the slope. */
+  readonly direction: XY;
+  readonly pitch: number;
+  /** On plan from the foot: where the timber begins (below 0 for a tail) and ends, cuts taken off. */
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** How far the timber's top lies over its line, plumb. A rafter's over the plate, so that the notch is a third of its depth. */
+  readonly overMm?: number;
+  readonly notched: boolean;
+  readonly cut: PieceCut;
+};
+
+/** How far the top of a rafter stands over the line from the plate's corner, plumb: the height above plate. */
+export const overPlateMm = (depthNm: number, pitch: number): number =>
+  (depthNm / NM_PER_MM) * (1 - NOTCH_SHARE) * Math.hypot(1, pitch);
+
+/** Seat and heel of the notch in millimetres: a third of the depth square to it. */
+export function notchOf(depthNm: number, pitch: number): { seatMm: number; heelMm: number } {
+  const heelMm = (depthNm / NM_PER_MM) * NOTCH_SHARE * Math.hypot(1, pitch);
+  return { seatMm: heelMm / pitch, heelMm };
+}
+
+/** A stick on edge along a slope: rafter, jack, hip or valley, with its notch over the plate. */
+export function slopedStick(stick: Sloped): FramingPiece {
+  const { id, role, section, foot, direction, pitch, fromMm, toMm, notched, cut } = stick;
+  const secant = Math.hypot(1, pitch);
+  const depthMm = (section.depthNm / NM_PER_MM) * secant;
+  const overMm = stick.overMm ?? overPlateMm(section.depthNm, pitch);
+  const { seatMm, heelMm } = notchOf(section.depthNm, pitch);
+  const at = (along: number): XY => [foot[0] + direction[0] * along, foot[1] + direction[1] * along];
+  const top = (along: number) => [along / MM_PER_M, (along * pitch + overMm) / MM_PER_M] as const;
+  const bottom = (along: number) => [along / MM_PER_M, (along * pitch + overMm - depthMm) / MM_PER_M] as const;
+  const hasNotch = notched && seatMm < toMm - 1 && fromMm <= 0;
+  const notch = hasNotch ? [[0, -heelMm / MM_PER_M] as const, [0, 0] as const, [seatMm / MM_PER_M, 0] as const] : [];
+  const tail = fromMm < -0.5 || !hasNotch ? [bottom(fromMm)] : [];
+  const outline = [top(toMm), top(fromMm), ...tail, ...notch, bottom(toMm)];
+  const figure: SpaceFigure = {
+    frame: { origin: inSpace(foot), along: [direction[0], 0, -direction[1]], up: [0, 1, 0] },
+    outline: outline.toReversed(),
+    nearM: -section.thicknessNm / NM_PER_MM / MM_PER_M / 2,
+    depthM: section.thicknessNm / NM_PER_MM / MM_PER_M,
+  };
+  return {
+    id,
+    role,
+    sectionId: section.id,
+    ...planOf(at(fromMm), at(toMm), section.thicknessNm / NM_PER_MM),
+    cutLengthNm: nm((toMm - fromMm) * secant),
+    angleDegrees: degrees(pitch),
+    inSpace: figure,
+    cut,
+  };
+}
+
+/** A stick that lies level on edge, its top or its foot at a height. */
+export function levelStick(
+  { id, role, section }: Named,
+  from: XY,
+  to: XY,
+  { topMm, footMm }: { readonly topMm?: number; readonly footMm?: number },
+): FramingPiece {
+  const lengthMm = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const direction: XY = [(to[0] - from[0]) / (lengthMm || 1), (to[1] - from[1]) / (lengthMm || 1)];
+  const depthMm = section.depthNm / NM_PER_MM;
+  const bottomMm = footMm ?? (topMm ?? 0) - depthMm;
+  const [low, high] = [bottomMm / MM_PER_M, (bottomMm + depthMm) / MM_PER_M];
+  const thickM = section.thicknessNm / NM_PER_MM / MM_PER_M;
+  return {
+    id,
+    role,
+    sectionId: section.id,
+    ...planOf(from, to, section.thicknessNm / NM_PER_MM),
+    cutLengthNm: Math.max(1, nm(lengthMm)),
+    inSpace: {
+      frame: { origin: inSpace([from[0], from[1], 0]), along: [direction[0], 0, -direction[1]], up: [0, 1, 0] },
+      outline: [
+        [0, low],
+        [lengthMm / MM_PER_M, low],
+        [lengthMm / MM_PER_M, high],
+        [0, high],
+      ],
+      nearM: -thickM / 2,
+      depthM: thickM,
+    },
+  };
+}
+
+/** The cut of a sloping piece from its lengths on plan. */
+export function cutOf(of: {
+  readonly pitch: number;
+  readonly runMm: number;
+  readonly headOffMm: number;
+  readonly footOffMm: number;
+  readonly tailMm: number;
+  readonly headBevelDegrees?: number;
+  readonly footBevelDegrees?: number;
+  readonly notch?: { readonly seatMm: number; readonly heelMm: number } | undefined;
+  readonly backingDegrees?: number;
+}): PieceCut {
+  const secant = Math.hypot(1, of.pitch);
+  const plumbDegrees = degrees(of.pitch);
+  return {
+    pitch: of.pitch,
+    runNm: nm(of.runMm),
+    lineNm: nm(of.runMm * secant),
+    shortenedNm: nm((of.runMm - of.headOffMm - of.footOffMm) * secant),
+    headOffNm: nm(of.headOffMm),
+    footOffNm: nm(of.footOffMm),
+    tailNm: nm(of.tailMm * secant),
+    plumbDegrees,
+    seatDegrees: 90 - plumbDegrees,
+    headBevelDegrees: of.headBevelDegrees ?? 0,
+    footBevelDegrees: of.footBevelDegrees ?? 0,
+    seatNm: nm(of.notch?.seatMm ?? 0),
+    heelNm: nm(of.notch?.heelMm ?? 0),
+    backingDegrees: of.backingDegrees ?? 0,
+  };
+}

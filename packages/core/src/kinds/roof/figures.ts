@@ -1,0 +1,129 @@
+import { type Dimension, measured } from "../../parts/dimension";
+import type { Figure, FigureSlot } from "../../parts/figure";
+import { changeById, marked } from "../../parts/figures";
+import type { DimensionSlot } from "../../parts/partKind";
+import type { Nanometres } from "../../units";
+import { edgeName } from "./outline";
+import type { Roof, RoofEdge } from "./schema";
+
+const ROOF_FIGURES = [
+  ["overhang", "Overhang of eaves"],
+  ["rakeOverhang", "Overhang of gables"],
+  ["plate", "Top of the wall plate above the floor"],
+  ["breakHeight", "Pitch changes at a height of"],
+  ["flatHeight", "Ends in a flat at a height of"],
+] as const;
+type RoofFigure = (typeof ROOF_FIGURES)[number][0];
+
+/** What is shown only where it is there: a roof of one pitch has no break. */
+const OWN: ReadonlySet<string> = new Set(["breakHeight", "flatHeight"]);
+
+const EDGE_FIGURES = ["length", "overhang", "hipFrom"] as const;
+type EdgeFigure = (typeof EDGE_FIGURES)[number];
+const EDGE_LABELS: Readonly<Record<EdgeFigure, string>> = {
+  length: "Length",
+  overhang: "Its own overhang",
+  hipFrom: "Slopes from a height of",
+};
+
+function edgeSlots(roof: Roof, edge: RoofEdge): DimensionSlot[] {
+  const of = edgeName(roof, edge.id);
+  return EDGE_FIGURES.filter((name) => {
+    if (name === "overhang") return edge.overhang.valueNm !== null || edge.overhang.refused !== undefined;
+    return name === "length" || edge.end === "half-hip";
+  }).map((name) => ({ path: `edges.${edge.id}.${name}`, label: EDGE_LABELS[name], of, dimension: edge[name] }));
+}
+
+/** Lengths of a roof: the edges as they are walked, then what holds for all of them. */
+export const roofDimensions = (roof: Roof): DimensionSlot[] => [
+  ...roof.edges.flatMap((edge) => edgeSlots(roof, edge)),
+  ...ROOF_FIGURES.filter(
+    ([name]) => !OWN.has(name) || roof[name].valueNm !== null || roof[name].refused !== undefined,
+  ).map(([name, label]) => ({ path: name, label, of: "", dimension: roof[name] })),
+];
+
+function withLength(roof: Roof, path: string, to: (now: Dimension) => Dimension): Roof {
+  const own = ROOF_FIGURES.find(([name]) => name === path)?.[0];
+  if (own) return { ...roof, [own]: to(roof[own]) };
+  const [, id, name] = /^edges\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
+  const figure = EDGE_FIGURES.find((each) => each === name);
+  if (!id || !figure || !roof.edges.some((edge) => edge.id === id))
+    throw new Error(`roof: "${path}" is not one of its figures`);
+  return { ...roof, edges: changeById(roof.edges, id, (edge) => ({ ...edge, [figure]: to(edge[figure]) })) };
+}
+
+/** In a rectangle of which two sides were measured, those opposite follow until they are measured too. */
+function followRectangle(roof: Roof): Roof {
+  const [a, b, c, d] = roof.edges;
+  if (!a || !b || !c || !d || roof.edges.length !== 4) return roof;
+  if (Math.abs(a.turnDegrees) !== 90 || roof.edges.some((edge) => edge.turnDegrees !== a.turnDegrees)) return roof;
+  const follow = (edge: RoofEdge, opposite: RoofEdge): RoofEdge => {
+    const free = edge.length.assumed || edge.length.valueNm === null;
+    if (!free || opposite.length.valueNm === null || edge.length.valueNm === opposite.length.valueNm) return edge;
+    return { ...edge, length: { valueNm: opposite.length.valueNm, typed: "", assumed: true } };
+  };
+  return { ...roof, edges: [a, b, follow(c, a), follow(d, b)] };
+}
+
+export const withRoofLength = (roof: Roof, path: string, valueNm: Nanometres, typed: string): Roof =>
+  followRectangle(withLength(roof, path, () => measured(valueNm, typed)));
+
+export const withRoofRefused = (roof: Roof, path: string, typed: string | undefined): Roof =>
+  withLength(roof, path, (now) => marked(now, typed));
+
+/** The flattest that is a pitched roof, and the steepest: 1 in 100, and 80 degrees. */
+export const LEAST_PITCH = 0.01;
+export const MOST_PITCH = Math.tan((80 * Math.PI) / 180);
+
+const pitchSlot = (path: string, label: string, of: string, figure: Figure): FigureSlot => ({
+  path,
+  label,
+  of,
+  measure: "pitch",
+  figure,
+  least: LEAST_PITCH,
+  most: MOST_PITCH,
+});
+
+const isSquare = (degrees: number): boolean => Math.abs(degrees) === 90;
+
+/** Pitches, and turns that are not square. */
+export function roofFigures(roof: Roof): readonly FigureSlot[] {
+  const upper = roof.breakHeight.valueNm !== null || roof.upperPitch.value !== null;
+  return [
+    pitchSlot("pitch", "Pitch", "", roof.pitch),
+    ...(upper ? [pitchSlot("upperPitch", "Upper pitch", "", roof.upperPitch)] : []),
+    ...roof.edges.flatMap((edge): FigureSlot[] => {
+      const of = edgeName(roof, edge.id);
+      const figure = { value: edge.turnDegrees, typed: "", assumed: false };
+      return [
+        ...(edge.pitch.value === null ? [] : [pitchSlot(`edges.${edge.id}.pitch`, "Its own pitch", of, edge.pitch)]),
+        ...(isSquare(edge.turnDegrees)
+          ? []
+          : [
+              {
+                path: `edges.${edge.id}.turn`,
+                label: "Turn after it, left above 0",
+                of,
+                measure: "angle",
+                figure,
+                least: -179,
+                most: 179,
+              } as const,
+            ]),
+      ];
+    }),
+  ];
+}
+
+export function withRoofFigure(roof: Roof, path: string, value: number, typed: string): Roof {
+  const figure: Figure = { value, typed, assumed: false };
+  if (path === "pitch" || path === "upperPitch") return { ...roof, [path]: figure };
+  const [, id, name] = /^edges\.([^.]+)\.(pitch|turn)$/.exec(path) ?? [];
+  if (!id) throw new Error(`roof: "${path}" is not one of its figures`);
+  const edges = changeById(roof.edges, id, (edge) =>
+    name === "pitch" ? { ...edge, pitch: figure } : { ...edge, turnDegrees: value },
+  );
+  return { ...roof, edges };
+}
+export type { RoofFigure };

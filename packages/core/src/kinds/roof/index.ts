@@ -1,0 +1,83 @@
+import { boundsOf, type Point } from "../../geometry";
+import { isAssumed } from "../../parts/choicesSlot";
+import { figurePoints, pointsOfFigures } from "../../parts/openPointsOf";
+import type { OpenPoint, PartContext, PartKind } from "../../parts/partKind";
+import { drawRoof } from "./draw";
+import { roofDimensions, roofFigures, withRoofFigure, withRoofLength, withRoofRefused } from "./figures";
+import { roofMeasures } from "./measures";
+import { edgeName, walkedCorners } from "./outline";
+import { choicesOf, ROOF_PARAMETERS } from "./parameters";
+import { roofProblems } from "./problems";
+import { ROOF_QUANTITIES, roofQuantities } from "./quantities";
+import { ROOF_ROLES } from "./roles";
+import { type Roof, roofSchema } from "./schema";
+import { roofSlot } from "./slot";
+import { newRoof } from "./starts";
+
+const SAID: Readonly<Record<string, string>> = {
+  rafterSection: "The timber of the rafters is assumed",
+  rafterSpacing: "The spacing of the rafters is assumed",
+};
+
+const choicePoints = (roof: Roof): OpenPoint[] =>
+  ROOF_PARAMETERS.filter(({ asked, name }) => asked && isAssumed(roof, name)).map(({ name, path, label }) => ({
+    path,
+    kind: "assumed",
+    message: SAID[name] ?? `${label} is assumed`,
+  }));
+
+function extentOf(roof: Roof) {
+  const bounds = boundsOf(walkedCorners(roof.edges));
+  if (!bounds) return { xNm: 0, yNm: 0, widthNm: 0, heightNm: 0 };
+  const size = (of: (point: Point) => number) => of(bounds.max) - of(bounds.min);
+  return { ...bounds.min, widthNm: size(({ xNm }) => xNm), heightNm: size(({ yNm }) => yNm) };
+}
+
+const openPoints = (roof: Roof, context: PartContext): OpenPoint[] => [
+  ...figurePoints(roofDimensions(roof), context.system),
+  ...pointsOfFigures(
+    roofFigures(roof).filter(({ measure }) => measure === "pitch"),
+    context.system,
+  ),
+  ...choicePoints(roof),
+];
+
+/** A pitched roof: an outline whose edges slope or stand. */
+export const roofKind: PartKind<Roof> = {
+  kind: "roof",
+  label: "Roof",
+  plural: "Roofs",
+  order: 1,
+  schema: roofSchema,
+  migrations: [],
+  defaults: newRoof,
+  measures: roofMeasures,
+  quantityNames: ROOF_QUANTITIES,
+  quantities: roofQuantities,
+  roles: ROOF_ROLES,
+  functions: [],
+  slot: roofSlot,
+  outline: extentOf,
+  draw: drawRoof,
+  placeOf: ({ place, plate }) => ({ ...place, heightNm: plate.valueNm ?? 0 }),
+  across: (roof, _piece, { sections, system }) => {
+    const deepNm = sections[choicesOf(roof, system).rafterSection]?.thicknessNm ?? 1;
+    return { nearNm: -deepNm / 2, deepNm };
+  },
+  problems: roofProblems,
+  openPoints,
+  dimensions: roofDimensions,
+  withDimension: withRoofLength,
+  withRefused: withRoofRefused,
+  figures: roofFigures,
+  withFigure: withRoofFigure,
+  nameOfItem: (roof, id) => (roof.edges.some((edge) => edge.id === id) ? edgeName(roof, id) : undefined),
+};
+
+export * from "./form";
+export { edgeName as roofEdgeName, outlineOfRoof, slopeOf as slopeOfEdge } from "./outline";
+export { choicesOf as roofChoicesOf } from "./parameters";
+export { fasciasApart } from "./problems";
+export { RAFTER_ROLES } from "./roles";
+export { EDGE_ENDS, type EdgeEnd, MOST_EDGES, type Roof, type RoofEdge } from "./schema";
+export { ROOF_SHAPES, type RoofShape, SHAPE_WORDS, withShape } from "./starts";

@@ -1,0 +1,67 @@
+import { crossings, distance, ORIGIN, type Point, type Polygon, signedArea } from "../../geometry";
+import { assumedChoice } from "../../parts/dimension";
+import { millimetres, type Nanometres } from "../../units";
+import { measuredCorners } from "../room/walk";
+import type { Roof, RoofEdge } from "./schema";
+
+/** Below this a gap is the rounding of a slanting edge, not a measurement. */
+const NO_GAP_NM = millimetres(2);
+
+/** An edge where it lies, the inside on its left. */
+export type PlacedEdge = { readonly edge: RoofEdge; readonly from: Point; readonly to: Point };
+
+export type RoofOutline =
+  | { readonly ok: true; readonly edges: readonly PlacedEdge[]; readonly polygon: Polygon }
+  | { readonly ok: false; readonly why: "unmeasured" }
+  | { readonly ok: false; readonly why: "gap"; readonly gap: Point }
+  | { readonly ok: false; readonly why: "crosses"; readonly edges: readonly [RoofEdge, RoofEdge] };
+
+/** The corners as they were walked: one more than edges. An unmeasured edge is of no length. */
+export const walkedCorners = (edges: readonly RoofEdge[]): Point[] =>
+  measuredCorners(
+    edges.map(({ id, length, turnDegrees }) => ({
+      id,
+      length,
+      turnDegrees: assumedChoice(turnDegrees),
+      thickness: length,
+    })),
+  );
+
+/** The outline against the clock; the last corner is put on the first. */
+export function outlineOfRoof({ edges }: Pick<Roof, "edges">): RoofOutline {
+  if (edges.some(({ length }) => length.valueNm === null)) return { ok: false, why: "unmeasured" };
+  const walked = walkedCorners(edges);
+  const gap = walked[walked.length - 1] ?? ORIGIN;
+  if (distance(gap, ORIGIN) > NO_GAP_NM) return { ok: false, why: "gap", gap };
+  const corners = walked.slice(0, -1);
+  const [crossed] = crossings(corners);
+  if (crossed) {
+    const [first, second] = [edges[crossed[0]], edges[crossed[1]]];
+    if (first && second) return { ok: false, why: "crosses", edges: [first, second] };
+  }
+  const placed = edges.map((edge, index): PlacedEdge => {
+    const from = corners[index] ?? ORIGIN;
+    return { edge, from, to: corners[(index + 1) % corners.length] ?? ORIGIN };
+  });
+  const against = signedArea(corners) >= 0;
+  const ordered = against ? placed : placed.toReversed().map(({ edge, from, to }) => ({ edge, from: to, to: from }));
+  return { ok: true, edges: ordered, polygon: ordered.map(({ from }) => from) };
+}
+
+/** `Edge A`, in the order they are walked. */
+export const edgeName = ({ edges }: Pick<Roof, "edges">, id: string): string => {
+  const index = edges.findIndex((edge) => edge.id === id);
+  const letter = String.fromCharCode(65 + (index % 26));
+  return index < 0 ? "Edge" : `Edge ${letter}${index < 26 ? "" : Math.floor(index / 26) + 1}`;
+};
+
+/** What each edge's pitch and overhang are, its own or the roof's. Pitch as rise over run, overhang level. */
+export function slopeOf(roof: Roof, edge: RoofEdge): { pitch: number; overhangNm: Nanometres } {
+  const pitch = edge.pitch.value ?? roof.pitch.value ?? 0;
+  const stands = edge.end === "gable" || edge.end === "half-hip";
+  const usual = stands ? roof.rakeOverhang : roof.overhang;
+  const measured = edge.overhang.valueNm ?? usual.valueNm ?? 0;
+  if (edge.end === "wall" || edge.end === "open") return { pitch, overhangNm: 0 };
+  const along = roof.overhangMeasured === "slope" && !stands;
+  return { pitch, overhangNm: along ? Math.round(measured / Math.hypot(1, pitch)) : measured };
+}

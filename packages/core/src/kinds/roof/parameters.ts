@@ -1,0 +1,57 @@
+import { z } from "zod";
+import { choicesInForce } from "../../parts/choicesSlot";
+import type { SlotParameter } from "../../parts/slot";
+import { both, parametersBy } from "../../parts/slotParameter";
+import { feet, inches, type MeasuringSystem, millimetres } from "../../units";
+
+const lengthNm = (least: number, most: number) => z.int().min(least).max(most);
+const sectionId = z.string().min(1).max(40);
+
+/** Everything that laying out a roof's timber asks for. Lengths are whole nanometres. */
+export const roofChoicesSchema = z.object({
+  rafterSection: sectionId,
+  rafterSpacing: lengthNm(inches(8), feet(6)),
+  layoutFrom: z.enum(["start", "end"]),
+  ridgeSection: sectionId,
+  hipSection: sectionId,
+  ceilingJoists: z.boolean(),
+  joistSection: sectionId,
+  /** A collar tie at each so many pairs of rafters; 0 for none. */
+  collarEvery: z.int().min(0).max(12),
+  collarSection: sectionId,
+  /** Along a gable's overhang; they are there where it passes a foot. */
+  lookoutSpacing: lengthNm(inches(8), feet(6)),
+});
+export type RoofChoices = z.infer<typeof roofChoicesSchema>;
+export type RoofChoice = keyof RoofChoices;
+
+const WORDS: Readonly<Record<string, string>> = {
+  start: "The start of the outline",
+  end: "Its other end",
+};
+const of = parametersBy(roofChoicesSchema.shape, (value) => WORDS[value] ?? value, {
+  joistSection: (others) => others.get("ceilingJoists") === true,
+  collarSection: (others) => others.get("collarEvery") !== 0,
+});
+
+const timber = (parameter: SlotParameter): SlotParameter => ({ ...parameter, sections: "all" });
+
+/** Collar ties at every other pair or at most 4 ft: IRC R802.3.1 (from memory). Spacings: common practice. */
+export const ROOF_PARAMETERS: readonly SlotParameter[] = [
+  timber(of("rafterSection", "Rafter", "section", { imperial: "2x8", metric: "38x184" }, true)),
+  of("rafterSpacing", "Rafter spacing", "length", { imperial: inches(16), metric: millimetres(400) }, true),
+  of("layoutFrom", "Laid out from", "choice", both("start")),
+  timber(of("ridgeSection", "Ridge", "section", { imperial: "2x10", metric: "38x235" })),
+  timber(of("hipSection", "Hips and valleys", "section", { imperial: "2x10", metric: "38x235" })),
+  of("ceilingJoists", "Ceiling joists tie the rafters", "yes-no", both(false)),
+  timber(of("joistSection", "Ceiling joist", "section", { imperial: "2x6", metric: "38x140" })),
+  of("collarEvery", "Pairs of rafters to a collar tie", "number", both(0)),
+  timber(of("collarSection", "Collar tie", "section", { imperial: "2x4", metric: "38x89" })),
+  of("lookoutSpacing", "Lookouts of a gable every", "length", { imperial: inches(24), metric: millimetres(600) }),
+];
+
+export const usualRoof = (system: MeasuringSystem): RoofChoices =>
+  roofChoicesSchema.parse(Object.fromEntries(ROOF_PARAMETERS.map(({ name, usual }) => [name, usual?.[system]])));
+
+/** The choices in force; the usual ones while nothing has been settled. */
+export const choicesOf = choicesInForce<RoofChoices>({ parameters: ROOF_PARAMETERS, usual: usualRoof });

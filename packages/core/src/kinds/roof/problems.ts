@@ -1,0 +1,130 @@
+import { atMost } from "../../parts/limits";
+import type { PartContext } from "../../parts/partKind";
+import { type Problem, problem } from "../../problems/problem";
+import { ownValue } from "../../records/ownValue";
+import { formatLength, type MeasuringSystem, metres } from "../../units";
+import { LEAST_PITCH, MOST_PITCH, roofDimensions } from "./figures";
+import { type FormFailure, formOf } from "./form";
+import { edgeName, outlineOfRoof, slopeOf } from "./outline";
+import { choicesOf } from "./parameters";
+import type { Roof } from "./schema";
+
+const LONGEST_EDGE_NM = metres(200);
+const WIDEST_OVERHANG_NM = metres(3);
+const HIGHEST_NM = metres(60);
+
+function figureProblems(roof: Roof, system: MeasuringSystem): Problem[] {
+  return roofDimensions(roof).flatMap(({ path, label, of, dimension }) => {
+    const { valueNm } = dimension;
+    const name = of ? `${of}: the ${label.toLowerCase()}` : `The ${label.charAt(0).toLowerCase()}${label.slice(1)}`;
+    const overhang = path.toLowerCase().endsWith("overhang");
+    const isLength = path.endsWith(".length");
+    if (valueNm === null) return [];
+    if (valueNm < 0 || (valueNm === 0 && !overhang && path !== "plate"))
+      return [problem("not-positive", path, `${name} is more than zero.`)];
+    return atMost(
+      path,
+      name,
+      dimension,
+      overhang ? WIDEST_OVERHANG_NM : isLength ? LONGEST_EDGE_NM : HIGHEST_NM,
+      system,
+    );
+  });
+}
+
+/** Pitches are checked where they are typed as well; a file may bring any. */
+function pitchProblems(roof: Roof): Problem[] {
+  const pitches = [
+    ["pitch", "The pitch", roof.pitch.value],
+    ["upperPitch", "The upper pitch", roof.upperPitch.value],
+    ...roof.edges.map(
+      (edge) => [`edges.${edge.id}.pitch`, `${edgeName(roof, edge.id)}: its pitch`, edge.pitch.value] as const,
+    ),
+  ] as const;
+  return pitches.flatMap(([path, name, value]) =>
+    value === null || (value >= LEAST_PITCH && value <= MOST_PITCH)
+      ? []
+      : [problem("pitch", path, `${name} is from 1 in 100 to 80°. Flatter is a flat roof, steeper a wall.`)],
+  );
+}
+
+/** A pair that belongs together: neither means anything alone. */
+function breakProblems(roof: Roof): Problem[] {
+  const { breakHeight, upperPitch } = roof;
+  if (breakHeight.valueNm !== null && upperPitch.value === null)
+    return [problem("no-upper-pitch", "upperPitch", "The pitch changes at a height, and nobody has said to what.")];
+  if (breakHeight.valueNm === null && upperPitch.value !== null)
+    return [problem("no-break", "breakHeight", "There is an upper pitch, and nobody has said from what height.")];
+  return [];
+}
+
+function outlineProblems(roof: Roof, system: MeasuringSystem): Problem[] {
+  const outline = outlineOfRoof(roof);
+  const last = roof.edges[roof.edges.length - 1];
+  if (outline.ok || outline.why === "unmeasured" || !last) return [];
+  const path = `edges.${last.id}.length`;
+  if (outline.why === "crosses") {
+    const [a, b] = outline.edges.map((edge) => edgeName(roof, edge.id));
+    return [problem("outline-crosses", path, `${a} and ${b} of the outline meet or cross. Check lengths and turns.`)];
+  }
+  const across = formatLength(Math.abs(outline.gap.xNm), system);
+  const up = formatLength(Math.abs(outline.gap.yNm), system);
+  const message = `The outline does not close: it ends ${across} along and ${up} across from where it began.`;
+  return [problem("outline-gap", path, message)];
+}
+
+const FAILURES: Partial<Record<FormFailure, string>> = {
+  unreached: "No slope comes over a part of this roof. Let one of the edges round it be an eave.",
+  tangled: "No roof can be made over this outline with these pitches. The last good one stays.",
+  "failed-check": "The form of this roof failed its own check, so that it is not shown. Change a figure slightly.",
+};
+
+function shapeProblems(roof: Roof): Problem[] {
+  if (!roof.edges.some(({ end }) => end === "eave" || end === "half-hip"))
+    return [problem("only-gables", "edges", "Nothing slopes: let at least one edge be an eave.")];
+  const waiting = roof.edges.find(({ end, hipFrom }) => end === "half-hip" && hipFrom.valueNm === null);
+  if (waiting) return [];
+  const formed = formOf(roof);
+  const message = formed.ok ? undefined : FAILURES[formed.why];
+  return message === undefined ? [] : [problem("no-form", "edges", message)];
+}
+
+const SECTIONS = ["rafterSection", "ridgeSection", "hipSection", "joistSection", "collarSection"] as const;
+
+function sectionProblems(roof: Roof, { sections, system }: PartContext): Problem[] {
+  const choices = choicesOf(roof, system);
+  return SECTIONS.filter((name) => ownValue(sections, choices[name]) === undefined).map((name) =>
+    problem("no-section", `choices.${name}`, `There is no timber “${choices[name]}” in the list.`),
+  );
+}
+
+/** What keeps a roof from being built, nearest to its cause first. */
+export function roofProblems(roof: Roof, context: PartContext): readonly Problem[] {
+  const { system } = context;
+  const figures = [...figureProblems(roof, system), ...pitchProblems(roof), ...breakProblems(roof)];
+  if (figures.length > 0) return figures;
+  const outline = outlineProblems(roof, system);
+  if (outline.length > 0) return outline;
+  return [...shapeProblems(roof), ...sectionProblems(roof, context)];
+}
+
+/** Corners where the eaves of unequal pitches do not meet, and the overhang that would bring them together. */
+export function fasciasApart(roof: Roof, system: MeasuringSystem): Problem[] {
+  const outline = outlineOfRoof(roof);
+  if (!outline.ok) return [];
+  return outline.edges.flatMap(({ edge }, index) => {
+    const next = outline.edges[(index + 1) % outline.edges.length]?.edge;
+    if (!next || edge.end !== "eave" || next.end !== "eave") return [];
+    const [a, b] = [slopeOf(roof, edge), slopeOf(roof, next)];
+    const apartNm = a.overhangNm * a.pitch - b.overhangNm * b.pitch;
+    if (Math.abs(apartNm) < 2_000_000 || b.pitch === 0) return [];
+    // Tangents, never degrees: rise over run is what it is.
+    const cure = Math.round((a.overhangNm * a.pitch) / b.pitch);
+    const [first, second] = [edgeName(roof, edge.id), edgeName(roof, next.id)];
+    const say = (nm: number) => formatLength(Math.abs(Math.round(nm)), system);
+    const message =
+      `The fascias of ${first} and ${second} are ${say(apartNm)} apart in height. They meet with a level overhang of ` +
+      `${say(cure)} on ${second}, or with its plate ${apartNm > 0 ? "lowered" : "raised"} by ${say(apartNm)}.`;
+    return [problem("fascias-apart", `edges.${next.id}.overhang`, message)];
+  });
+}

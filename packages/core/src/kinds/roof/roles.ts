@@ -1,0 +1,32 @@
+import type { Role } from "../../parts/role";
+
+const stick = (id: string, words: string, tone: Role["tone"], group: string, mark: string): Role => ({
+  id,
+  words,
+  form: "stick",
+  tone,
+  group,
+  mark,
+});
+
+const RAFTERS = "Rafters";
+const RIDGES = "Ridges, hips, valleys";
+
+/** What is placed in a pitched roof. */
+export const ROOF_ROLES: readonly Role[] = [
+  stick("common-rafter", "common rafters", "stud", RAFTERS, "R"),
+  stick("hip-jack", "hip jacks", "jack", RAFTERS, "HJ"),
+  stick("valley-jack", "valley jacks", "cripple", RAFTERS, "VJ"),
+  stick("cripple-jack", "cripple jacks", "cripple", RAFTERS, "CJ"),
+  stick("ridge", "ridges", "header", RIDGES, "RB"),
+  stick("hip-rafter", "hip rafters", "king", RIDGES, "HR"),
+  stick("valley-rafter", "valley rafters", "king", RIDGES, "VR"),
+  stick("ceiling-joist", "ceiling joists", "plate", "Ties", "J"),
+  stick("collar-tie", "collar ties", "packing", "Ties", "CT"),
+  stick("barge-rafter", "barge rafters", "sill", "Overhangs", "BR"),
+  stick("lookout", "lookouts", "sill", "Overhangs", "LO"),
+];
+
+/** Rafters of any kind, from the longest to those that are cut short at both ends. */
+export const RAFTER_ROLES = ["common-rafter", "hip-jack", "valley-jack", "cripple-jack"] as const;
+export type RafterRole = (typeof RAFTER_ROLES)[number];
