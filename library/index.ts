@@ -20,6 +20,7 @@ import imperialInsideWall from "./assemblies/imperial/inside-wall.json";
 import imperialOutsideWall from "./assemblies/imperial/outside-wall.json";
 import imperialPartition from "./assemblies/imperial/partition.json";
 import imperialPartyWall from "./assemblies/imperial/party-wall.json";
+import imperialRafterRoof from "./assemblies/imperial/rafter-roof.json";
 import imperialRoomBoard from "./assemblies/imperial/room-board.json";
 import imperialSheathing from "./assemblies/imperial/sheathing-membrane.json";
 import imperialStoneWall from "./assemblies/imperial/stone-wall.json";
@@ -37,6 +38,7 @@ import metricInsideWall from "./assemblies/metric/inside-wall.json";
 import metricOutsideWall from "./assemblies/metric/outside-wall.json";
 import metricPartition from "./assemblies/metric/partition.json";
 import metricPartyWall from "./assemblies/metric/party-wall.json";
+import metricRafterRoof from "./assemblies/metric/rafter-roof.json";
 import metricRoomBoard from "./assemblies/metric/room-board.json";
 import metricSheathing from "./assemblies/metric/sheathing-membrane.json";
 import metricStoneWall from "./assemblies/metric/stone-wall.json";
@@ -87,6 +89,8 @@ export const starterAssemblies: readonly Assembly[] = z
     imperialCavityWall,
     metricBrickPier,
     imperialBrickPier,
+    imperialRafterRoof,
+    metricRafterRoof,
   ]);
 
 /** Ways of building that a new company starts with. */

@@ -20,6 +20,8 @@ type Props = {
   readonly system: MeasuringSystem;
   /** Sizes that can be chosen. */
   readonly books: Books;
+  /** Of a section: any timber, where it is not a stud. */
+  readonly sections?: "all" | undefined;
   readonly onChange: (value: Scalar) => void;
 };
 
@@ -40,6 +42,7 @@ export function optionsOf(
   { kind, choices }: AssemblyParameter,
   system: MeasuringSystem,
   { sections, units }: Books,
+  offered?: "all" | undefined,
 ): readonly Option[] | undefined {
   if (kind === "yes-no") return YES_NO;
   if (choices) return choices;
@@ -48,14 +51,14 @@ export function optionsOf(
     return own.map((unit) => ({ value: unit.id, label: unit.name }));
   }
   if (kind !== "section") return undefined;
-  const studs = Object.values(sections).filter((section) => section.stud && section.system === system);
-  return studs.map((section) => ({ value: section.id, label: section.name }));
+  const own = Object.values(sections).filter((section) => section.system === system && (offered || section.stud));
+  return own.map((section) => ({ value: section.id, label: section.name }));
 }
 
 /** One parameter of an assembly: a choice of a few, or a figure. */
 export const ParameterField = memo(function ParameterField(props: Props) {
   const { parameter, value, assumed, system, books, onChange } = props;
-  const options = optionsOf(parameter, system, books);
+  const options = optionsOf(parameter, system, books, props.sections);
   if (options) {
     // A value that is none of the choices, from the house or typed before, is one more of them.
     const known = options.some((option) => option.value === value);

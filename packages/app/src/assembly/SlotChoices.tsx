@@ -80,6 +80,7 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
         assumed={own.asked && assumed.has(own.name)}
         system={context.system}
         books={context}
+        sections={own.sections}
         onChange={(chosen) => {
           if (own.stands(chosen)) choose(own.name, chosen);
           else setRefusal("This value cannot stand here. The choice stays as it was.");

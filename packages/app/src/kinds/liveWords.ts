@@ -1,4 +1,6 @@
-import type { CountLine, PartCount } from "@wide-porch/core";
+import { type CountLine, type PartCount, RAFTER_ROLES } from "@wide-porch/core";
+
+const RAFTERS: ReadonlySet<string> = new Set(RAFTER_ROLES);
 
 export const quantityOf = (lines: readonly CountLine[]): number =>
   lines.reduce((total, line) => total + line.quantity, 0);
@@ -24,4 +26,16 @@ export function masonryLive({ lines }: PartCount): string {
     ...(lintels > 0 ? [lintels === 1 ? "1 lintel" : `${lintels} lintels`] : []),
   ];
   return said.join(", ");
+}
+
+/** `62 rafters and jacks, 75 pieces in all, 48 panels`: of a roof. */
+export function roofLive({ lines, pieces }: PartCount): string {
+  const rafters = pieces.filter(({ role }) => RAFTERS.has(role)).length;
+  const sheets = quantityOf(lines.filter((line) => line.trade === "Sheathing" && line.unit === "sheet"));
+  const timber = lines.filter((line) => line.trade === "Framing" && line.buying === "cut");
+  return [
+    `${rafters} rafters and jacks`,
+    `${quantityOf(timber)} pieces in all`,
+    ...(sheets > 0 ? [`${sheets} panels`] : []),
+  ].join(", ");
 }

@@ -4,6 +4,7 @@ import type { KindFace, Start } from "./kindFace";
 import { lengthFace } from "./length";
 import { masonryWallFace } from "./masonry-wall";
 import { pierFace } from "./pier";
+import { roofFace } from "./roof";
 import { roomFace } from "./room";
 import { spotsFace } from "./spots";
 import { storeyFace } from "./storey";
@@ -19,6 +20,7 @@ const FACES: Faces = {
   "stud-wall": studWallFace,
   "masonry-wall": masonryWallFace,
   pier: pierFace,
+  roof: roofFace,
   "wall-totals": wallTotalsFace,
   length: lengthFace,
   area: areaFace,

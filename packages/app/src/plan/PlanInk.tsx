@@ -11,8 +11,14 @@ type Colour = (name: ColourName) => string;
 
 type Look = { readonly fill: string; readonly stroke: string; readonly width: number; readonly dash?: string };
 
+/** What is a line, not a surface. */
+const LINES: ReadonlySet<PlanRole> = new Set(["walk", "ridge", "valley", "wall-line"]);
+/** What others are drawn over: lit, it is washed, not filled. */
+const GROUNDS: ReadonlySet<PlanRole> = new Set(["room", "slope"]);
+
 function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
-  if (lit) return { fill: role === "walk" ? "none" : colour("pine"), stroke: colour("pine"), width: 2 };
+  if (lit)
+    return { fill: LINES.has(role) ? "none" : colour("pine"), stroke: colour("pine"), width: LINES.has(role) ? 4 : 2 };
   switch (role) {
     case "room":
       return { fill: colour("sheet"), stroke: "none", width: 0 };
@@ -24,6 +30,16 @@ function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
       return { fill: "none", stroke: colour("ink"), width: 1.4 };
     case "gap":
       return { fill: "none", stroke: colour("clay"), width: 2, dash: "5 4" };
+    case "slope":
+      return { fill: colour("sheet"), stroke: colour("ink"), width: 1.2 };
+    case "timber":
+      return { fill: TONES.stud, stroke: TONES.edge, width: 0.4 };
+    case "ridge":
+      return { fill: "none", stroke: colour("ink"), width: 2 };
+    case "valley":
+      return { fill: "none", stroke: colour("clay"), width: 2 };
+    case "wall-line":
+      return { fill: "none", stroke: colour("wall"), width: 1, dash: "6 4" };
     case "walk":
       return { fill: "none", stroke: colour("pine"), width: 2, dash: "2 5" };
     case "arch":
@@ -40,6 +56,11 @@ const ORDER: readonly PlanRole[] = [
   "wall",
   "new-wall",
   "footprint",
+  "slope",
+  "timber",
+  "wall-line",
+  "valley",
+  "ridge",
   "plain",
   "arch",
   "door",
@@ -113,7 +134,7 @@ function Shapes({ role, lit, members, fit, colour }: ShapesProps) {
       <Path
         d={members.map((shape) => shapePath(shape, fit)).join("")}
         fill={look.fill}
-        fillOpacity={lit && role === "room" ? 0.18 : 1}
+        fillOpacity={lit && GROUNDS.has(role) ? 0.18 : 1}
         stroke={look.stroke}
         strokeWidth={look.width}
         strokeDasharray={look.dash}

@@ -7,6 +7,7 @@ import {
   type Part,
   pierKind,
   rectangleDefaults,
+  roofKind,
   type Scalar,
   studWallKind,
 } from "../kinds";
@@ -14,6 +15,7 @@ import type { PartKind } from "../parts/partKind";
 import type { SlotParameter } from "../parts/slot";
 import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
+import { rectangle, roofOf } from "../testing/roofs";
 import { entered } from "../testing/rooms";
 import { feet, inches, type MeasuringSystem, millimetres } from "../units";
 import { countPart } from "./countPart";
@@ -136,6 +138,43 @@ describe("every choice there is reaches the count", () => {
       others: [{}, { joints: "own" }],
     });
     expect(dead).toEqual([]);
+  });
+
+  it("of a roof", () => {
+    const edges = [
+      { lengthNm: feet(40), end: "eave" as const },
+      { lengthNm: feet(14), end: "gable" as const },
+      { lengthNm: feet(16), end: "eave" as const, turn: -90 },
+      { lengthNm: feet(14), end: "eave" as const },
+      { lengthNm: feet(24), end: "eave" as const },
+      { lengthNm: feet(28), end: "eave" as const },
+    ];
+    const overhang = { overhangNm: inches(16), rakeNm: inches(20) };
+    const others: Choices[] = [
+      {},
+      { ceilingJoists: true },
+      { collarEvery: 1 },
+      { covering: "tiles" },
+      { covering: "sheets" },
+    ];
+    const dead = withoutEffect(roofKind, {
+      system: "imperial",
+      part: roofOf("imperial", edges, { pitch: 0.5, ...overhang }),
+      assemblyIds: ["rafter-roof"],
+      others,
+    });
+    // What is cut off without hip or valley is of another roof.
+    expect(dead).toEqual(["rafter-roof: wasteStraight"]);
+    const plain = withoutEffect(roofKind, {
+      system: "imperial",
+      part: roofOf("imperial", rectangle(feet(40), feet(24), ["eave", "gable", "eave", "gable"]), {
+        pitch: 0.25,
+        ...overhang,
+      }),
+      assemblyIds: ["rafter-roof"],
+      others,
+    });
+    expect(plain).not.toContain("rafter-roof: wasteStraight");
   });
 
   /** Names of parameters of an assembly that adds lines to a part whose every value comes to the same. */

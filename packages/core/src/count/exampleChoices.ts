@@ -33,7 +33,7 @@ function exampleChoice(assembly: Assembly, name: string, given: Scalar, library:
   if (typeof value === "object") return value;
   const wrong = parameter && parameterProblem(parameter, value, assembly.system, library);
   if (wrong) return { wrong };
-  if (ofSlot && !ofSlot.stands(value)) return { wrong: `${String(given)} is nothing a wall is built by.` };
+  if (ofSlot && !ofSlot.stands(value)) return { wrong: `${String(given)} is nothing it can be built by.` };
   return value;
 }
 

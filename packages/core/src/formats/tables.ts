@@ -1,6 +1,9 @@
 import { type CountLine, isCounted, quantityParts } from "../count/records";
+import { roleOf, type SectionBook } from "../kinds";
 import type { ItemCut, Order } from "../order";
-import { formatLength, type MeasuringSystem } from "../units";
+import type { TimberRow } from "../order/timberList";
+import { ownValue } from "../records/ownValue";
+import { formatLength, type MeasuringSystem, NM_PER_INCH, NM_PER_MM, pitchWays } from "../units";
 
 export type Cell = string | number;
 /** Rows under headings, for CSV and spreadsheets. */
@@ -116,3 +119,39 @@ const csvCell = (cell: Cell): string => {
 /** A table as CSV by RFC 4180: commas, double quotes doubled, lines ended by CR LF. */
 export const toCsv = ({ headings, rows }: Table): string =>
   [headings, ...rows].map((row) => `${row.map(csvCell).join(",")}\r\n`).join("");
+
+/** Timber by kind, lengths as words to read and as figures to reckon with: inches or millimetres. */
+export function timberTable(rows: readonly TimberRow[], sections: SectionBook, system: MeasuringSystem): Table {
+  const [perUnit, unit] = system === "imperial" ? [NM_PER_INCH, "in"] : [NM_PER_MM, "mm"];
+  const figure = (nm: number | undefined): Cell => (nm === undefined ? "" : Number((nm / perUnit).toFixed(3)));
+  const words = (nm: number | undefined): Cell => (nm === undefined ? "" : formatLength(nm, system));
+  return {
+    name: "Timber",
+    headings: [
+      "Kind",
+      "Timber",
+      "Number",
+      "Pitch",
+      "Plan length",
+      "True length",
+      "Length to buy",
+      `Plan, ${unit}`,
+      `True, ${unit}`,
+      `To buy, ${unit}`,
+      "Code",
+    ],
+    rows: rows.map(({ role, sectionId, count, pitch, planNm, trueNm, boughtNm, itemCode }) => [
+      roleOf(role)?.words ?? role,
+      ownValue(sections, sectionId)?.name ?? sectionId,
+      count,
+      pitch === undefined ? "" : (pitchWays(pitch, system)[0] ?? ""),
+      words(planNm),
+      words(trueNm),
+      words(boughtNm),
+      figure(planNm),
+      figure(trueNm),
+      figure(boughtNm),
+      itemCode,
+    ]),
+  };
+}

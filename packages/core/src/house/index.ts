@@ -9,6 +9,7 @@ export * from "./openings";
 export * from "./place";
 export * from "./points";
 export * from "./resolve";
+export * from "./roofOutline";
 export * from "./snap";
 export * from "./standing";
 export * from "./storeyPlan";

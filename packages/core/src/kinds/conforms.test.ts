@@ -1,6 +1,7 @@
 import { describeKind } from "../testing/describeKind";
 import { contexts, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
+import { rectangle, roofOf } from "../testing/roofs";
 import { walkedRoom } from "../testing/rooms";
 import { feet, inches, metres, millimetres } from "../units";
 import type { Wall } from "../wall";
@@ -8,6 +9,7 @@ import { areaKind } from "./area";
 import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
 import { pierKind } from "./pier";
+import { roofKind } from "./roof";
 import { roomKind } from "./room";
 import { spotsKind } from "./spots";
 import { studWallKind } from "./stud-wall";
@@ -110,5 +112,29 @@ describeKind(wallTotalsKind, [
       openings: 4,
       corners: 4,
     },
+  },
+]);
+
+/** Hipped at one end, gabled at the other: its mirror image has them the other way round. */
+describeKind(roofKind, [
+  {
+    system: "imperial",
+    part: roofOf("imperial", rectangle(feet(38), feet(26), ["eave", "eave", "eave", "gable"]), {
+      pitch: 7 / 12,
+      overhangNm: inches(14),
+      rakeNm: inches(10),
+    }),
+    mirrored: (roof) => {
+      const [front, right, back, left] = roof.edges;
+      const edges = front && right && back && left ? [front, left, back, right] : roof.edges;
+      return { ...roof, edges, choices: { ...roof.choices, layoutFrom: "end" as const } };
+    },
+  },
+  {
+    system: "metric",
+    part: roofOf("metric", rectangle(metres(8), metres(3), ["eave", "gable", "wall", "gable"]), {
+      pitch: 0.25,
+      overhangNm: millimetres(400),
+    }),
   },
 ]);

@@ -1,10 +1,11 @@
 import type { PartCount } from "../count/partCount";
-import type { Piece } from "../drawing/piece";
+import type { Across, Piece } from "../drawing/piece";
+import type { SpaceFigure } from "../drawing/spaceFigure";
 import { type JobPlan, type StoreyLevel, standingWall, storeyLevels, stretchOn } from "../house";
 import { isWallPart, kindOf, type Part, type PartContext, roleOf } from "../kinds";
 import { feet, metres, type Nanometres, toMetres } from "../units";
 import { roomSolids } from "./roomSolids";
-import type { Frame, Solid } from "./solid";
+import type { Frame, Solid, Space } from "./solid";
 
 const BESIDE_NM = feet(3);
 
@@ -18,7 +19,14 @@ function standing(xNm: Nanometres, yNm: Nanometres, degrees: number, floorNm: Na
   };
 }
 
-/** Where each counted wall stands: on the plan, or one behind the other beside the house. */
+/** A figure of a part's own space, in the frame that the part stands in; both are upright. */
+function placedIn({ origin, along }: Frame, own: Frame): Frame {
+  const turned = ([x, y, z]: Space): Space => [x * along[0] - z * along[2], y, x * along[2] + z * along[0]];
+  const [x, y, z] = turned(own.origin);
+  return { origin: [origin[0] + x, origin[1] + y, origin[2] + z], along: turned(own.along), up: turned(own.up) };
+}
+
+/** Where each counted part stands: on the plan, or one behind the other beside the house. */
 function framesOf(
   parts: readonly Part[],
   plan: JobPlan,
@@ -27,8 +35,14 @@ function framesOf(
   const frames = new Map<string, Frame>();
   let looseNm = 0;
   for (const part of parts) {
-    if (!kindOf(part).across) continue;
+    const { across, placeOf } = kindOf(part);
+    if (!across) continue;
     const floorNm = floorOf(part.storey);
+    if (placeOf) {
+      const { xNm, yNm, turnDegrees, heightNm } = placeOf(part);
+      frames.set(part.id, standing(xNm, yNm, turnDegrees, floorNm + heightNm));
+      continue;
+    }
     const found = isWallPart(part) ? standingWall(part, plan) : undefined;
     if (!found) {
       looseNm += BESIDE_NM;
@@ -54,6 +68,16 @@ function outlineOf(piece: Piece): Solid["outline"] {
     { xNm, yNm: yNm + heightNm },
   ];
   return corners.map((corner) => [toMetres(corner.xNm), toMetres(corner.yNm)]);
+}
+
+type Shape = Pick<Solid, "frame" | "outline" | "nearM" | "depthM">;
+
+/** Where a piece lies: by itself in space, or flat in the elevation of its part. */
+function shapeOf(piece: Piece, frame: Frame, across: () => Across): Shape {
+  const own: SpaceFigure | undefined = "inSpace" in piece ? piece.inSpace : undefined;
+  if (own) return { ...own, frame: placedIn(frame, own.frame) };
+  const { nearNm, deepNm } = across();
+  return { frame, outline: outlineOf(piece), nearM: toMetres(nearNm), depthM: toMetres(deepNm) };
 }
 
 /** Faces of rooms, by room and face, most of which a counted wall is built along. */
@@ -102,22 +126,18 @@ export function modelOf(
     const frame = frames.get(count.partId);
     const across = part && kindOf(part).across;
     if (!part || !frame || !across) return [];
-    return count.pieces.map((piece): Solid => {
-      const { nearNm, deepNm } = across(part, piece, context);
-      return {
+    return count.pieces.map(
+      (piece): Solid => ({
         id: `${count.partId}/${piece.id}`,
         partId: count.partId,
         role: piece.role,
         group: roleOf(piece.role)?.group ?? "",
         ...("tone" in piece ? { tone: piece.tone } : {}),
         storey: part.storey,
-        frame,
-        outline: outlineOf(piece),
         holes: [],
-        nearM: toMetres(nearNm),
-        depthM: toMetres(deepNm),
-      };
-    });
+        ...shapeOf(piece, frame, () => across(part, piece, context)),
+      }),
+    );
   });
   const counted = new Set(counts.filter((count) => count.pieces.length > 0).map((count) => count.partId));
   return [...pieces, ...roomsOf(parts, plan, counted)];

@@ -5,4 +5,5 @@ export * from "./orderLine";
 export { packWord } from "./packWord";
 export * from "./priceItem";
 export type { SuppliedLine } from "./supplied";
+export { type TimberRow, timberList } from "./timberList";
 export { piecesToCut, stockOf } from "./toCut";

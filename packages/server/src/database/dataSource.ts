@@ -14,6 +14,7 @@ import { metAnother } from "./conflicts";
 import { Initial1764000000000 } from "./initial";
 import { MasonryStarters1764500000000 } from "./masonryStarters";
 import { OpeningsAndPictures1764300000000 } from "./openingsAndPictures";
+import { RoofStarters1764700000000 } from "./roofStarters";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
 import { SoundRecords1764400000000 } from "./soundRecords";
 
@@ -36,6 +37,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       SoundRecords1764400000000,
       MasonryStarters1764500000000,
       ChangeNumbers1764600000000,
+      RoofStarters1764700000000,
     ],
     entities: [
       companyEntity,

@@ -7,8 +7,8 @@ import { roofDimensions, roofFigures, withRoofFigure, withRoofLength, withRoofRe
 import { roofMeasures } from "./measures";
 import { edgeName, walkedCorners } from "./outline";
 import { choicesOf, ROOF_PARAMETERS } from "./parameters";
-import { roofProblems } from "./problems";
-import { ROOF_QUANTITIES, roofQuantities } from "./quantities";
+import { outlineGap, roofProblems } from "./problems";
+import { ROOF_QUANTITIES, ROOF_ROWS, roofQuantities, roofRows } from "./quantities";
 import { ROOF_ROLES } from "./roles";
 import { type Roof, roofSchema } from "./schema";
 import { roofSlot } from "./slot";
@@ -40,6 +40,7 @@ const openPoints = (roof: Roof, context: PartContext): OpenPoint[] => [
     context.system,
   ),
   ...choicePoints(roof),
+  ...outlineGap(roof, context.system),
 ];
 
 /** A pitched roof: an outline whose edges slope or stand. */
@@ -54,6 +55,8 @@ export const roofKind: PartKind<Roof> = {
   measures: roofMeasures,
   quantityNames: ROOF_QUANTITIES,
   quantities: roofQuantities,
+  rows: ROOF_ROWS,
+  rowsOf: roofRows,
   roles: ROOF_ROLES,
   functions: [],
   slot: roofSlot,
@@ -74,10 +77,19 @@ export const roofKind: PartKind<Roof> = {
   nameOfItem: (roof, id) => (roof.edges.some((edge) => edge.id === id) ? edgeName(roof, id) : undefined),
 };
 
+export {
+  withEdgeAfter,
+  withEdgeEnd,
+  withEdgeOwn,
+  withEdgeTurn,
+  withoutBreak,
+  withoutEdge,
+  withTwoPitches,
+} from "./edges";
 export * from "./form";
-export { edgeName as roofEdgeName, outlineOfRoof, slopeOf as slopeOfEdge } from "./outline";
+export { edgeName as roofEdgeName, outlineOfRoof, roofOutlineOnPlan, slopeOf as slopeOfEdge } from "./outline";
 export { choicesOf as roofChoicesOf } from "./parameters";
 export { fasciasApart } from "./problems";
 export { RAFTER_ROLES } from "./roles";
 export { EDGE_ENDS, type EdgeEnd, MOST_EDGES, type Roof, type RoofEdge } from "./schema";
-export { ROOF_SHAPES, type RoofShape, SHAPE_WORDS, withShape } from "./starts";
+export { newEdge as newRoofEdge, ROOF_SHAPES, type RoofShape, SHAPE_WORDS, withShape } from "./starts";

@@ -1,4 +1,4 @@
-import { crossings, distance, ORIGIN, type Point, type Polygon, signedArea } from "../../geometry";
+import { crossings, distance, ORIGIN, type Point, type Polygon, plus, signedArea, turned } from "../../geometry";
 import { assumedChoice } from "../../parts/dimension";
 import { millimetres, type Nanometres } from "../../units";
 import { measuredCorners } from "../room/walk";
@@ -46,6 +46,14 @@ export function outlineOfRoof({ edges }: Pick<Roof, "edges">): RoofOutline {
   const against = signedArea(corners) >= 0;
   const ordered = against ? placed : placed.toReversed().map(({ edge, from, to }) => ({ edge, from: to, to: from }));
   return { ok: true, edges: ordered, polygon: ordered.map(({ from }) => from) };
+}
+
+/** Each edge where it lies on the plan of its storey; nothing while the outline does not close. */
+export function roofOutlineOnPlan(roof: Pick<Roof, "edges" | "place">): PlacedEdge[] {
+  const outline = outlineOfRoof(roof);
+  if (!outline.ok) return [];
+  const onPlan = (point: Point): Point => plus(turned(point, roof.place.turnDegrees), roof.place);
+  return outline.edges.map(({ edge, from, to }) => ({ edge, from: onPlan(from), to: onPlan(to) }));
 }
 
 /** `Edge A`, in the order they are walked. */

@@ -1,5 +1,5 @@
 import { atMost } from "../../parts/limits";
-import type { PartContext } from "../../parts/partKind";
+import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import { ownValue } from "../../records/ownValue";
 import { formatLength, type MeasuringSystem, metres } from "../../units";
@@ -58,19 +58,24 @@ function breakProblems(roof: Roof): Problem[] {
   return [];
 }
 
-function outlineProblems(roof: Roof, system: MeasuringSystem): Problem[] {
+function crossingProblems(roof: Roof): Problem[] {
   const outline = outlineOfRoof(roof);
   const last = roof.edges[roof.edges.length - 1];
-  if (outline.ok || outline.why === "unmeasured" || !last) return [];
-  const path = `edges.${last.id}.length`;
-  if (outline.why === "crosses") {
-    const [a, b] = outline.edges.map((edge) => edgeName(roof, edge.id));
-    return [problem("outline-crosses", path, `${a} and ${b} of the outline meet or cross. Check lengths and turns.`)];
-  }
-  const across = formatLength(Math.abs(outline.gap.xNm), system);
-  const up = formatLength(Math.abs(outline.gap.yNm), system);
-  const message = `The outline does not close: it ends ${across} along and ${up} across from where it began.`;
-  return [problem("outline-gap", path, message)];
+  if (outline.ok || outline.why !== "crosses" || !last) return [];
+  const [a, b] = outline.edges.map((edge) => edgeName(roof, edge.id));
+  const message = `${a} and ${b} of the outline meet or cross. Check lengths and turns.`;
+  return [problem("outline-crosses", `edges.${last.id}.length`, message)];
+}
+
+/** A walk that does not come back to where it began: nothing is built until it does, and each entry may open or close it. */
+export function outlineGap(roof: Roof, system: MeasuringSystem): OpenPoint[] {
+  const outline = outlineOfRoof(roof);
+  const last = roof.edges[roof.edges.length - 1];
+  if (outline.ok || outline.why !== "gap" || !last) return [];
+  const along = formatLength(Math.abs(Math.round(outline.gap.xNm)), system);
+  const across = formatLength(Math.abs(Math.round(outline.gap.yNm)), system);
+  const message = `The outline does not close: it ends ${along} along and ${across} across from where it began.`;
+  return [{ path: `edges.${last.id}.length`, kind: "conflict", message }];
 }
 
 const FAILURES: Partial<Record<FormFailure, string>> = {
@@ -103,8 +108,8 @@ export function roofProblems(roof: Roof, context: PartContext): readonly Problem
   const { system } = context;
   const figures = [...figureProblems(roof, system), ...pitchProblems(roof), ...breakProblems(roof)];
   if (figures.length > 0) return figures;
-  const outline = outlineProblems(roof, system);
-  if (outline.length > 0) return outline;
+  const crossing = crossingProblems(roof);
+  if (crossing.length > 0) return crossing;
   return [...shapeProblems(roof), ...sectionProblems(roof, context)];
 }
 

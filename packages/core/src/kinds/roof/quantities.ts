@@ -1,6 +1,14 @@
-import { areaQuantity, countQuantity, lengthQuantity, type Quantity, type QuantityValues } from "../../parts/quantity";
+import {
+  areaQuantity,
+  countQuantity,
+  lengthQuantity,
+  type Quantity,
+  type QuantityValues,
+  type RowsOfPart,
+  type RowValues,
+} from "../../parts/quantity";
 import { toMetres } from "../../units";
-import { formOf, type RoofForm, type RoofLine } from "./form";
+import { formOf, type RoofFace, type RoofForm, type RoofLine } from "./form";
 import type { SideKind } from "./overhang";
 import type { Roof } from "./schema";
 
@@ -28,8 +36,9 @@ export const ROOF_QUANTITIES: readonly Quantity[] = [
   lengthQuantity("breaks", "Length where the pitch changes"),
   lengthQuantity("wallTops", "Length against walls at the top"),
   lengthQuantity("wallSides", "Length against walls at the sides"),
-  countQuantity("slopes", "Slopes"),
+  countQuantity("slopeCount", "Slopes"),
   lengthQuantity("height", "Height from plate to the highest point"),
+  lengthQuantity("plateHeight", "Top of the plate above the floor", "plate"),
   countQuantity("pitch", "Pitch, rise over run"),
 ];
 
@@ -54,11 +63,47 @@ export function roofQuantities(roof: Roof): QuantityValues {
     breaks: lineMetres(form, "break"),
     wallTops: lineMetres(form, "wall-top"),
     wallSides: lineMetres(form, "wall-side", "cheek"),
-    slopes: form.faces.length,
+    slopeCount: form.faces.length,
     height: form.highestMm / MM_PER_M,
+    plateHeight: toMetres(roof.plate.valueNm ?? 0),
     pitch: roof.pitch.value ?? Math.max(...form.faces.map((face) => face.pitch)),
   };
 }
 
-export const outlineMetres = (roof: Roof): number =>
-  toMetres(roof.edges.reduce((sum, { length }) => sum + (length.valueNm ?? 0), 0));
+export const ROOF_ROWS: readonly RowsOfPart[] = [
+  {
+    name: "slopes",
+    label: "Each slope",
+    columns: [
+      areaQuantity("area", "Its area along the slope"),
+      areaQuantity("planArea", "Its area on plan"),
+      countQuantity("pitch", "Its pitch, rise over run"),
+      lengthQuantity("slopeLength", "Its length from eave to top, where it is longest"),
+      lengthQuantity("slopeWidth", "Its width along the eave, where it is widest"),
+      lengthQuantity("eave", "Its length of eaves"),
+    ],
+  },
+];
+
+/** How far a face reaches in a direction of its plan, in millimetres. */
+function reachMm({ sides }: RoofFace, [x, y]: readonly [number, number]): number {
+  const along = sides.map(({ from }) => from[0] * x + from[1] * y);
+  return Math.max(...along) - Math.min(...along);
+}
+
+const slopeRow = (face: RoofFace): RowValues => ({
+  area: face.areaM2,
+  planArea: face.planAreaM2,
+  pitch: face.pitch,
+  slopeLength: (reachMm(face, face.form.line.normal) * Math.hypot(1, face.pitch)) / MM_PER_M,
+  slopeWidth: reachMm(face, face.form.line.along) / MM_PER_M,
+  eave: face.sides.reduce((sum, side) => sum + (side.kind === "eave" ? planMm(side) : 0), 0) / MM_PER_M,
+});
+
+const planMm = ({ from, to }: RoofFace["sides"][number]): number => Math.hypot(to[0] - from[0], to[1] - from[1]);
+
+/** Each slope by itself: tiles and sheets are laid slope by slope. */
+export function roofRows(roof: Roof): Readonly<Record<string, readonly RowValues[]>> {
+  const formed = formOf(roof);
+  return { slopes: formed.ok ? formed.form.faces.map(slopeRow) : [] };
+}

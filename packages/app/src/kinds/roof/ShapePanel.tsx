@@ -1,0 +1,82 @@
+import {
+  formatLength,
+  ROOF_SHAPES,
+  type Roof,
+  type RoofShape,
+  roofOverStorey,
+  roofRing,
+  SHAPE_WORDS,
+  withoutBreak,
+  withShape,
+  withTwoPitches,
+} from "@wide-porch/core";
+import { View } from "react-native";
+import { Button } from "../../components/Button";
+import { Choice } from "../../components/Choice";
+import { Faint, Title } from "../../components/Text";
+import { useJob } from "../../job/JobContext";
+import { useJobLater } from "../../job/useJobLater";
+import type { RoofChange } from "./RoofScreen";
+
+type Props = { readonly roof: Roof; readonly onChange: (change: RoofChange) => boolean };
+
+const MEASURED = [
+  { value: "level", label: "Level" },
+  { value: "slope", label: "Along the slope" },
+] as const;
+
+/** Where the outline is from, the shapes that a press gives, and what holds for the whole roof. */
+export function ShapePanel({ roof, onChange }: Props) {
+  const { context } = useJob("context");
+  const { plan } = useJobLater("plan");
+  const { system } = context;
+  const storeys = plan.storeys.filter((storey) => roofRing(storey).length > 0);
+  const shape = (to: RoofShape) => onChange((now) => withShape(now, to, system));
+  const broken = roof.breakHeight.valueNm !== null || roof.upperPitch.value !== null;
+  return (
+    <View className="gap-4">
+      <View className="gap-2">
+        <Title level={2}>Shape</Title>
+        <Faint>A shape keeps the figures that were measured. Any edge can be changed afterwards.</Faint>
+        <View className="flex-row flex-wrap gap-2">
+          {ROOF_SHAPES.map((each) => (
+            <Button key={each} label={SHAPE_WORDS[each]} kind="plain" onPress={() => shape(each)} />
+          ))}
+        </View>
+        {storeys.map((storey) => (
+          <Button
+            key={storey.name}
+            label={`From the outside of ${storey.name || "the house"}`}
+            kind="plain"
+            onPress={() => onChange((now) => roofOverStorey(now, storey))}
+          />
+        ))}
+      </View>
+      <View className="gap-2">
+        <Choice
+          label="Overhangs of eaves are measured"
+          options={MEASURED}
+          value={roof.overhangMeasured}
+          onChange={(overhangMeasured) => onChange((now) => ({ ...now, overhangMeasured }))}
+        />
+        <Faint>{overhangWords(roof, system)}</Faint>
+      </View>
+      <View className="flex-row flex-wrap gap-2">
+        <Button
+          label={broken ? "One pitch all the way up" : "Another pitch from a height up"}
+          kind="plain"
+          onPress={() => onChange((now) => (broken ? withoutBreak(now) : withTwoPitches(now, system)))}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** The overhang by both ways of measuring it. */
+function overhangWords({ overhang, overhangMeasured, pitch }: Roof, system: "imperial" | "metric"): string {
+  if (overhang.valueNm === null || pitch.value === null) return "";
+  const secant = Math.hypot(1, pitch.value);
+  const level = overhangMeasured === "level" ? overhang.valueNm : overhang.valueNm / secant;
+  const say = (nm: number) => formatLength(Math.round(nm), system);
+  return `At the roof's pitch ${say(level)} level is ${say(level * secant)} along the slope.`;
+}

@@ -1,0 +1,70 @@
+import { assumedDimension, type Dimension, unmeasured } from "../../parts/dimension";
+import { type Figure, noFigure } from "../../parts/figure";
+import { changeById } from "../../parts/figures";
+import { feet, type MeasuringSystem, metres } from "../../units";
+import { type EdgeEnd, MOST_EDGES, type Roof, type RoofEdge } from "./schema";
+import { newEdge } from "./starts";
+
+/** An edge that ends otherwise. A half-hip begins to slope at a height, assumed until it is measured; others have none. */
+export function withEdgeEnd(roof: Roof, edgeId: string, end: EdgeEnd, system: MeasuringSystem): Roof {
+  const hipFrom = (edge: RoofEdge): Dimension => {
+    if (end !== "half-hip") return unmeasured;
+    if (edge.hipFrom.valueNm !== null) return edge.hipFrom;
+    return assumedDimension(system === "imperial" ? feet(4) : metres(1.2));
+  };
+  return { ...roof, edges: changeById(roof.edges, edgeId, (edge) => ({ ...edge, end, hipFrom: hipFrom(edge) })) };
+}
+
+/** An edge with a pitch or an overhang of its own, as the roof's until it is changed; or with the roof's again. */
+export function withEdgeOwn(roof: Roof, edgeId: string, name: "pitch" | "overhang", own: boolean): Roof {
+  const change = (edge: RoofEdge): RoofEdge => {
+    if (name === "pitch") {
+      const pitch: Figure = own ? { ...roof.pitch, assumed: true } : noFigure;
+      return { ...edge, pitch };
+    }
+    const usual = edge.end === "gable" || edge.end === "half-hip" ? roof.rakeOverhang : roof.overhang;
+    return { ...edge, overhang: own ? { ...usual, assumed: true } : unmeasured };
+  };
+  return { ...roof, edges: changeById(roof.edges, edgeId, change) };
+}
+
+const freeId = (edges: readonly RoofEdge[]): string => {
+  const taken = new Set(edges.map(({ id }) => id));
+  for (let number = 1; ; number += 1) {
+    const id = `e${number}`;
+    if (!taken.has(id)) return id;
+  }
+};
+
+/** One more edge of the walk after another, unmeasured; the same roof when it has as many as there can be. */
+export function withEdgeAfter(roof: Roof, edgeId: string): Roof {
+  const index = roof.edges.findIndex(({ id }) => id === edgeId);
+  if (index < 0 || roof.edges.length >= MOST_EDGES) return roof;
+  const edge = newEdge(freeId(roof.edges), "eave");
+  return { ...roof, edges: [...roof.edges.slice(0, index + 1), edge, ...roof.edges.slice(index + 1)] };
+}
+
+/** Without an edge; the same roof where three are left, as fewer enclose nothing. */
+export function withoutEdge(roof: Roof, edgeId: string): Roof {
+  if (roof.edges.length <= 3) return roof;
+  return { ...roof, edges: roof.edges.filter(({ id }) => id !== edgeId) };
+}
+
+/** The same with another turn after an edge: degrees, to the left above zero. */
+export const withEdgeTurn = (roof: Roof, edgeId: string, turnDegrees: number): Roof => ({
+  ...roof,
+  edges: changeById(roof.edges, edgeId, (edge) => ({ ...edge, turnDegrees })),
+});
+
+/** With a steeper lower and a flatter upper pitch, both assumed until they are read. */
+export function withTwoPitches(roof: Roof, system: MeasuringSystem): Roof {
+  const lower = roof.pitch.value ?? 1;
+  return {
+    ...roof,
+    breakHeight: assumedDimension(system === "imperial" ? feet(4) : metres(1.2)),
+    upperPitch: { value: lower / 2, typed: "", assumed: true },
+  };
+}
+
+/** With one pitch all the way up again. */
+export const withoutBreak = (roof: Roof): Roof => ({ ...roof, breakHeight: unmeasured, upperPitch: noFigure });
