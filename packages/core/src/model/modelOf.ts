@@ -104,6 +104,20 @@ function roomsOf(parts: readonly Part[], plan: JobPlan, counted: ReadonlySet<str
   });
 }
 
+/** What surfaces of parts are shown and hidden as. */
+export const SURFACES_GROUP = "Roof surfaces";
+
+function skinsOf(parts: readonly Part[], frames: ReadonlyMap<string, Frame>, context: PartContext): Solid[] {
+  return parts.flatMap((part) => {
+    const frame = frames.get(part.id);
+    if (!frame) return [];
+    return (kindOf(part).skin?.(part, context) ?? []).map(({ id, role, tone, figure }): Solid => {
+      const named = { id: `${part.id}/${id}`, partId: part.id, role, tone, group: SURFACES_GROUP, storey: part.storey };
+      return { ...named, ...figure, frame: placedIn(frame, figure.frame), holes: [] };
+    });
+  });
+}
+
 const floorIn =
   (levels: ReadonlyMap<string, StoreyLevel>) =>
   (storey: string): Nanometres =>
@@ -140,5 +154,5 @@ export function modelOf(
     );
   });
   const counted = new Set(counts.filter((count) => count.pieces.length > 0).map((count) => count.partId));
-  return [...pieces, ...roomsOf(parts, plan, counted)];
+  return [...pieces, ...skinsOf(parts, frames, context), ...roomsOf(parts, plan, counted)];
 }

@@ -20,7 +20,9 @@ describe("packs in words", () => {
     for (const { buying } of starterPriceList) {
       if (!("packName" in buying)) continue;
       expect(packWord(1, buying.packName)).toBe(buying.packName);
-      expect(packWord(2, buying.packName)).toMatch(/(box|roll|pack|bag|pail|tub|crate|cube|can|kit|length)e?s\b/);
+      expect(packWord(2, buying.packName)).toMatch(
+        /(box|roll|pack|bag|pail|tub|crate|cube|can|kit|length|bundle|board)e?s\b/,
+      );
     }
   });
 });

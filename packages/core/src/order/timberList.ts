@@ -43,7 +43,11 @@ const shortestSold = (item: PriceItem | undefined, lengthNm: Nanometres): Nanome
 
 /** Every piece of timber of a part by kind, longest first, each with its lengths on plan, as cut and as bought. */
 export function timberList(count: Pick<PartCount, "pieces" | "lines">, priceList: readonly PriceItem[]): TimberRow[] {
-  const codes = new Map(count.lines.flatMap((line) => line.pieceIds.map((id) => [id, line.itemCode] as const)));
+  const codes = new Map(
+    count.lines.flatMap((line) =>
+      (line.buying === "cut" ? line.pieceIds : []).map((id) => [id, line.itemCode] as const),
+    ),
+  );
   const items = new Map(priceList.map((item) => [item.code, item]));
   const groups = new Map<string, FramingPiece[]>();
   for (const piece of count.pieces.filter(isFraming)) {

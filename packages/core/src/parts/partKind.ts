@@ -1,6 +1,7 @@
 import type { z } from "zod";
 import type { Drawing } from "../drawing/drawing";
 import type { Across, Piece } from "../drawing/piece";
+import type { SpaceFigure } from "../drawing/spaceFigure";
 import type { Rectangle } from "../geometry/rectangle";
 import type { Migration } from "../migrations/migrate";
 import type { Problem } from "../problems/problem";
@@ -11,7 +12,7 @@ import type { FunctionSignature } from "./functionSignature";
 import type { UnitBook } from "./masonryUnit";
 import type { Allowance, Opening, SharedOpening } from "./opening";
 import type { Quantity, QuantityValues, RowsOfPart, RowValues } from "./quantity";
-import type { Role } from "./role";
+import type { Role, RoleTone } from "./role";
 import type { SectionBook } from "./section";
 import type { Slot } from "./slot";
 import type { AssemblyRef } from "./use";
@@ -64,6 +65,14 @@ export type PlanPlace = {
   readonly yNm: Nanometres;
   readonly turnDegrees: number;
   readonly heightNm: Nanometres;
+};
+
+/** A surface of a part that is nothing cut or laid: a slope of a roof. It lies in the part's own space. */
+export type Skin = {
+  readonly id: string;
+  readonly role: string;
+  readonly tone: RoleTone;
+  readonly figure: SpaceFigure;
 };
 
 /** A choice nobody confirmed, or a missing measurement, with the words to show. */
@@ -126,6 +135,8 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly across?: (part: P, piece: Piece, context: PartContext) => Across;
   /** Where a part whose pieces lie in space by themselves stands on the plan of its storey, and how high above its floor. */
   readonly placeOf?: (part: P) => PlanPlace;
+  /** Its surfaces, for what has any of its own. */
+  readonly skin?: (part: P, context: PartContext) => readonly Skin[];
   readonly problems: (part: P, context: PartContext) => readonly Problem[];
   readonly openPoints: (part: P, context: PartContext) => readonly OpenPoint[];
   /** Whether it waits for a figure before it can be counted; by its open points where a kind does not say. */

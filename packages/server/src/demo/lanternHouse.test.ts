@@ -4,6 +4,7 @@ import {
   partContext,
   planJob,
   planPoints,
+  type Roof,
   resolveParts,
   type StudWall,
   storeyMeasures,
@@ -48,5 +49,15 @@ describe("Lantern House", () => {
     const lane = walls.find((wall) => wall.name === "Lane side");
     expect(lane?.meetings.map((meeting) => meeting.withName)).toEqual(["Drying cupboard"]);
     expect(lane?.openings.map((opening) => opening.name).toSorted()).toEqual(["Cupboard opening", "Window 3"]);
+  });
+
+  it("has a gable roof over the boot room and a lean-to with two hips over the porch, both with a form", () => {
+    const roofs = parts.filter((part): part is Roof => part.kind === "roof");
+    const counted = roofs.map((roof) => countPart(roof, "imperial", library));
+    const of = (index: number, role: string) => counted[index]?.pieces.filter((piece) => piece.role === role).length;
+    // 191 1/2 in at 16 in: 11 spaces and one short, 13 rafters a side.
+    expect([of(0, "common-rafter"), of(0, "ridge"), of(0, "hip-rafter")]).toEqual([26, 1, 0]);
+    expect([of(1, "hip-rafter"), of(1, "ridge")]).toEqual([2, 0]);
+    for (const count of counted) expect([count.partName, count.problems]).toEqual([count.partName, []]);
   });
 });

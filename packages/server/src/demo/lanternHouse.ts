@@ -13,6 +13,7 @@ import {
   studWallKind,
   type WallOnPlan,
 } from "@wide-porch/core";
+import { type DemoRoof, demoRoof } from "./roofs";
 import { type DemoRoom, demoRooms } from "./rooms";
 
 const EXISTING = "6 1/2";
@@ -268,7 +269,44 @@ const boarded = (id: string) => ({
   choices: { boardSheet: "board-4x12" },
 });
 
-/** Two storeys of rooms, the new walls on their plan, the porch's own wall, and loose parts. */
+const ROOFS: readonly DemoRoof[] = [
+  {
+    name: "Boot room roof",
+    storey: "Ground",
+    location: "Boot room",
+    edges: [
+      { id: "lane", length: "15'11 1/2", end: "eave" },
+      { id: "gable", length: "11'5", end: "gable" },
+      { id: "garden", length: "15'11 1/2", end: "eave" },
+      { id: "house", length: "11'5", end: "wall" },
+    ],
+    pitch: "7/12",
+    overhang: "14",
+    rakeOverhang: "10",
+    plate: "8'1 1/8",
+    at: { x: "14'8 1/2", y: "-10'10 1/2", turnDegrees: 0 },
+    choices: { rafterSection: "2x6", rafterSpacing: 406_400_000, ridgeSection: "2x8" },
+  },
+  {
+    name: "Porch roof",
+    storey: "Ground",
+    location: "Wrap-around porch",
+    edges: [
+      { id: "lane", length: "7'", end: "eave" },
+      { id: "front", length: "15'3", end: "eave" },
+      { id: "yard", length: "7'", end: "eave" },
+      { id: "house", length: "15'3", end: "wall" },
+    ],
+    pitch: "3/12",
+    overhang: "12",
+    rakeOverhang: "12",
+    plate: "8'",
+    at: { x: "14'8 1/2", y: "8'7", turnDegrees: 90 },
+    choices: { rafterSection: "2x6", rafterSpacing: 406_400_000, hipSection: "2x8" },
+  },
+];
+
+/** Two storeys of rooms, the new walls on their plan, the porch's own wall, its roofs, and loose parts. */
 export function lanternHouse(newId: () => string, context: PartContext): Part[] {
   const rooms = demoRooms(ROOMS, newId, context);
   const ground = { ...storeyKind.defaults(newId(), "Ground", context), northDegrees: 20 };
@@ -279,6 +317,7 @@ export function lanternHouse(newId: () => string, context: PartContext): Part[] 
     ...rooms.map((room) => (room.name === "Boot room" ? { ...room, uses: [boarded(newId())] } : room)),
     ...WALLS.map((wall) => onPlan(wall, rooms, newId, context)),
     houseWall(newId, context),
+    ...ROOFS.map((roof) => demoRoof(roof, newId, context)),
     {
       kind: "spots",
       schemaVersion: 1,

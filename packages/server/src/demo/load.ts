@@ -14,6 +14,7 @@ import { issueQuote } from "../quotes/routes";
 import { lanternHouse } from "./lanternHouse";
 import { DEMO_COMPANY, DEMO_PASSWORD, DEMO_PEOPLE } from "./people";
 import { quillmoor } from "./quillmoor";
+import { skylark } from "./skylark";
 
 const LANTERN_HOUSE: NewJob = {
   title: "Lantern House: boot room and wrap-around porch",
@@ -31,6 +32,14 @@ const QUILLMOOR: NewJob = {
   currency: "GBP",
 };
 
+const SKYLARK: NewJob = {
+  title: "Skylark loft bedroom",
+  customerName: "Maud and Ines Fairweather",
+  site: "Skylark, 3 Dunnock Rise, Marlcroft (invented)",
+  system: "imperial",
+  currency: "USD",
+};
+
 /** Loads the invented company once: when there is any company, nothing is touched. */
 export async function loadDemo(dataSource: DataSource): Promise<void> {
   if ((await dataSource.getRepository(companyEntity).count()) > 0) return;
@@ -45,6 +54,7 @@ export async function loadDemo(dataSource: DataSource): Promise<void> {
     await manager.getRepository(priceItemEntity).insert(items);
     await insertStarters(manager, companyId);
     const owner = users[0]?.id ?? "";
+    await insertSkylark(manager, companyId, owner);
     await insertQuillmoor(manager, companyId, owner);
     await insertLanternHouse(manager, companyId, owner);
   });
@@ -86,4 +96,10 @@ async function insertQuillmoor(manager: EntityManager, companyId: string, owner:
   const job = { ...start, pricing: { ...start.pricing, tax: { name: "VAT", percent: "20" } } };
   const row = await insertJob(manager, companyId, job);
   await insertParts(manager, companyId, row.id, owner, quillmoor(randomUUID, partContext("metric", library)));
+}
+
+/** A roof of two pitches, with nothing measured beneath it yet. */
+async function insertSkylark(manager: EntityManager, companyId: string, owner: string): Promise<void> {
+  const row = await insertJob(manager, companyId, startJob(SKYLARK, starterCompanySettings));
+  await insertParts(manager, companyId, row.id, owner, skylark(randomUUID, partContext("imperial", library)));
 }

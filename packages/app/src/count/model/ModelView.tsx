@@ -1,4 +1,4 @@
-import { type CountLine, modelOf, type PartCount } from "@wide-porch/core";
+import { type CountLine, modelOf, type PartCount, SURFACES_GROUP } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from "react";
 import { View } from "react-native";
@@ -27,7 +27,7 @@ const LOOKS: readonly { readonly value: "space" | "section"; readonly label: str
 ];
 
 /** What is hidden at first: it lies over what one wants to see. */
-const COVERS: readonly string[] = ["Sheathing", "Boards"];
+const COVERS: readonly string[] = ["Sheathing", "Boards", SURFACES_GROUP];
 
 /** The job as it stands, rooms and what is built of them: turned by dragging, cut by storey, with what is in the way hidden. */
 export function ModelView({ counts, onOpen, litLine }: Props) {

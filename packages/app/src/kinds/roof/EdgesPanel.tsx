@@ -128,10 +128,10 @@ function EdgeTools({ roof, edge, slots, active, onChange, onFigure, onGone }: To
   return (
     <View className="gap-3 pb-3">
       <FigureList
-        slots={own.map((slot) => ({ ...slot, group: "", of: slot.label, label: `${name}, ${slot.label}` }))}
+        slots={own.map((slot) => ({ ...slot, of: "" }))}
         activePath={active}
         onOpen={onFigure}
-        title="Its figures"
+        title={`Figures of ${name}`}
       />
       <Choice
         label={`${name} ends as`}

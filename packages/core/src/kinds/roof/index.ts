@@ -11,6 +11,7 @@ import { outlineGap, roofProblems } from "./problems";
 import { ROOF_QUANTITIES, ROOF_ROWS, roofQuantities, roofRows } from "./quantities";
 import { ROOF_ROLES } from "./roles";
 import { type Roof, roofSchema } from "./schema";
+import { roofSkin } from "./skin";
 import { roofSlot } from "./slot";
 import { newRoof } from "./starts";
 
@@ -63,6 +64,7 @@ export const roofKind: PartKind<Roof> = {
   outline: extentOf,
   draw: drawRoof,
   placeOf: ({ place, plate }) => ({ ...place, heightNm: plate.valueNm ?? 0 }),
+  skin: roofSkin,
   across: (roof, _piece, { sections, system }) => {
     const deepNm = sections[choicesOf(roof, system).rafterSection]?.thicknessNm ?? 1;
     return { nearNm: -deepNm / 2, deepNm };

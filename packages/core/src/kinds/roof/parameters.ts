@@ -21,6 +21,8 @@ export const roofChoicesSchema = z.object({
   collarSection: sectionId,
   /** Along a gable's overhang; they are there where it passes a foot. */
   lookoutSpacing: lengthNm(inches(8), feet(6)),
+  /** What takes over from timber that is not sold long enough. */
+  engineeredSection: sectionId,
 });
 export type RoofChoices = z.infer<typeof roofChoicesSchema>;
 export type RoofChoice = keyof RoofChoices;
@@ -48,6 +50,9 @@ export const ROOF_PARAMETERS: readonly SlotParameter[] = [
   of("collarEvery", "Pairs of rafters to a collar tie", "number", both(0)),
   timber(of("collarSection", "Collar tie", "section", { imperial: "2x4", metric: "38x89" })),
   of("lookoutSpacing", "Lookouts of a gable every", "length", { imperial: inches(24), metric: millimetres(600) }),
+  timber(
+    of("engineeredSection", "Past the longest timber sold", "section", { imperial: "eng-9.5", metric: "eng-240" }),
+  ),
 ];
 
 export const usualRoof = (system: MeasuringSystem): RoofChoices =>

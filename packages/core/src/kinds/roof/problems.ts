@@ -94,7 +94,14 @@ function shapeProblems(roof: Roof): Problem[] {
   return message === undefined ? [] : [problem("no-form", "edges", message)];
 }
 
-const SECTIONS = ["rafterSection", "ridgeSection", "hipSection", "joistSection", "collarSection"] as const;
+const SECTIONS = [
+  "rafterSection",
+  "ridgeSection",
+  "hipSection",
+  "joistSection",
+  "collarSection",
+  "engineeredSection",
+] as const;
 
 function sectionProblems(roof: Roof, { sections, system }: PartContext): Problem[] {
   const choices = choicesOf(roof, system);
@@ -111,6 +118,23 @@ export function roofProblems(roof: Roof, context: PartContext): readonly Problem
   const crossing = crossingProblems(roof);
   if (crossing.length > 0) return crossing;
   return [...shapeProblems(roof), ...sectionProblems(roof, context)];
+}
+
+/** Below this ridges, hips and valleys carry as beams: IRC R802.4.4 (from memory). */
+const BEAMS_BELOW = 3 / 12;
+
+/** A flat roof's ridge is no board that rafters lean against: to be told, not to be kept from counting. */
+export function beamsNeeded(roof: Roof): Problem[] {
+  const formed = formOf(roof);
+  if (!formed.ok) return [];
+  const { faces, lines } = formed.form;
+  const flat = new Set(faces.filter(({ pitch }) => pitch < BEAMS_BELOW - 1e-9).map(({ id }) => id));
+  const kinds = (["ridge", "hip", "valley"] as const).filter((kind) =>
+    lines.some((line) => line.kind === kind && line.faceIds.some((id) => flat.has(id))),
+  );
+  if (kinds.length === 0) return [];
+  const words = kinds.map((kind) => `${kind}s`).join(" and ");
+  return [problem("low-pitch", "pitch", `Below 3 in 12 ${words} carry the rafters as beams: have them sized.`)];
 }
 
 /** Corners where the eaves of unequal pitches do not meet, and the overhang that would bring them together. */

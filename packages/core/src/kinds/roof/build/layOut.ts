@@ -8,9 +8,10 @@ import { formatLength, pitchWays, toMetres } from "../../../units";
 import { drawRoof } from "../draw";
 import { formOf, toMm } from "../form";
 import { choicesOf, type RoofChoices } from "../parameters";
-import { fasciasApart } from "../problems";
+import { beamsNeeded, fasciasApart } from "../problems";
 import type { Roof } from "../schema";
 import { layLines } from "./lines";
+import { type Longest, longestSold, withinStock } from "./longest";
 import { layOverhangs } from "./overhangs";
 import { layRafters } from "./rafters";
 import { layTies } from "./ties";
@@ -20,7 +21,7 @@ import { roofWorking } from "./working";
 const MOST_PIECES = 20_000;
 
 /** Rafters, ridges, hips, valleys, ties and overhangs of a roof, each where it lies. */
-function piecesOf(roof: Roof, choices: RoofChoices, { context }: Site): FramingPiece[] {
+function piecesOf(roof: Roof, choices: RoofChoices, longest: Longest, { context }: Site): FramingPiece[] {
   const formed = formOf(roof);
   if (!formed.ok) return [];
   const { form } = formed;
@@ -41,7 +42,13 @@ function piecesOf(roof: Roof, choices: RoofChoices, { context }: Site): FramingP
     spacingMm: toMm(choices.lookoutSpacing),
     rafterSpacingMm: spacingMm,
   });
-  return [...ties, ...layLines(form, sections), ...[...rafters.values()].flat(), ...overhangs];
+  const ridgeMm = toMm(longest("ridge", choices.ridgeSection));
+  return [
+    ...ties,
+    ...layLines(form, sections, { longestMm: ridgeMm, spacingMm }),
+    ...[...rafters.values()].flat(),
+    ...overhangs,
+  ];
 }
 
 const formulaChoices = (choices: RoofChoices): ReadonlyMap<string, Value> =>
@@ -59,11 +66,27 @@ const expected = (roof: Roof, { rafterSpacing }: RoofChoices): number => {
     : 0;
 };
 
-export function layOutRoof(roof: Roof, _assembly: Assembly, site: Site): LaidPart {
+/** As it was chosen; what is too long for any timber sold is laid out once more in the engineered section. */
+function layTimber(roof: Roof, chosen: RoofChoices, assembly: Assembly, site: Site) {
+  const longest = longestSold(assembly, site.library);
+  const pieces = piecesOf(roof, chosen, longest, site);
+  const { choices, problems } = withinStock(pieces, chosen, longest, site.context);
+  return { choices, problems, pieces: choices === chosen ? pieces : piecesOf(roof, choices, longest, site) };
+}
+
+const TOO_MANY = problem(
+  "too-many-pieces",
+  "",
+  "This roof comes to more rafters than there can be. Check the unit of its edges.",
+);
+
+export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart {
   const { context, library } = site;
-  const choices = choicesOf(roof, context.system);
-  const tooMany = expected(roof, choices) > MOST_PIECES;
-  const pieces = tooMany ? [] : piecesOf(roof, choices, site);
+  const chosen = choicesOf(roof, context.system);
+  const tooMany = expected(roof, chosen) > MOST_PIECES;
+  const { pieces, choices, problems } = tooMany
+    ? { pieces: [], choices: chosen, problems: [TOO_MANY] }
+    : layTimber(roof, chosen, assembly, site);
   const byRole = (role: string) => pieces.filter((piece) => piece.role === role);
   const formed = formOf(roof);
   const steepest = formed.ok ? formed.form.faces.map((face) => face.pitch) : [];
@@ -94,17 +117,6 @@ export function layOutRoof(roof: Roof, _assembly: Assembly, site: Site): LaidPar
         pieces.filter((piece) => piece.role === role && (sectionId === "" || piece.sectionId === sectionId)),
         context,
       ),
-    problems: [
-      ...(tooMany
-        ? [
-            problem(
-              "too-many-pieces",
-              "",
-              "This roof comes to more rafters than there can be. Check the unit of its edges.",
-            ),
-          ]
-        : []),
-      ...fasciasApart(roof, context.system),
-    ],
+    problems: [...problems, ...beamsNeeded(roof), ...fasciasApart(roof, context.system)],
   };
 }

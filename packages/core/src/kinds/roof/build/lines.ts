@@ -17,11 +17,28 @@ const same = (a: XYZ, b: XYZ): boolean => Math.hypot(a[0] - b[0], a[1] - b[1], a
 const overOf = (face: RoofFace | undefined, rafter: Section): number =>
   face ? overPlateMm(rafter.depthNm, face.pitch) : 0;
 
-function ridgePiece(line: RoofLine, form: RoofForm, sections: Sections): FramingPiece {
+/** How long ridges can be had, and how far rafters are apart: joints lie between two of them. */
+export type RidgeStock = { readonly longestMm: number; readonly spacingMm: number };
+
+/** Where a ridge so long is joined: as far as the stock reaches, on a rafter where one lies within reach. */
+function jointsOf(lengthMm: number, { longestMm, spacingMm }: RidgeStock): number[] {
+  const spaces = Math.floor(longestMm / spacingMm + 1e-9);
+  const reachMm = spaces > 0 ? spaces * spacingMm : longestMm;
+  const joints: number[] = [];
+  for (let at = reachMm; lengthMm - (joints.at(-1) ?? 0) > longestMm; at += reachMm) joints.push(at);
+  return joints;
+}
+
+function ridgePieces(line: RoofLine, form: RoofForm, sections: Sections, stock: RidgeStock): FramingPiece[] {
   const face = form.faces.find(({ id }) => id === line.faceIds[0]);
   const topMm = line.from[2] + overOf(face, sections.rafter);
-  const [from, to] = [line.from, line.to].map(([x, y]): XY => [x, y]);
-  return levelStick({ id: line.id, role: "ridge", section: sections.ridge }, from ?? [0, 0], to ?? [0, 0], { topMm });
+  const direction = unit([line.to[0] - line.from[0], line.to[1] - line.from[1]]);
+  const at = (mm: number): XY => [line.from[0] + direction[0] * mm, line.from[1] + direction[1] * mm];
+  const ends = [0, ...jointsOf(line.planMm, stock), line.planMm];
+  return ends.slice(1).map((endMm, index) => {
+    const id = index === 0 ? line.id : `${line.id}.${index + 1}`;
+    return levelStick({ id, role: "ridge", section: sections.ridge }, at(ends[index] ?? 0), at(endMm), { topMm });
+  });
 }
 
 /** Half of the ridge a hip or valley runs up to, level along it; nothing where it ends at a point or another hip. */
@@ -83,9 +100,9 @@ function slopingPiece(line: RoofLine, form: RoofForm, sections: Sections): Frami
 }
 
 /** Ridges, hips and valleys as timber. */
-export function layLines(form: RoofForm, sections: Sections): FramingPiece[] {
+export function layLines(form: RoofForm, sections: Sections, stock: RidgeStock): FramingPiece[] {
   return form.lines.flatMap((line) => {
-    if (line.kind === "ridge") return [ridgePiece(line, form, sections)];
+    if (line.kind === "ridge") return ridgePieces(line, form, sections, stock);
     return line.kind === "hip" || line.kind === "valley" ? slopingPiece(line, form, sections) : [];
   });
 }

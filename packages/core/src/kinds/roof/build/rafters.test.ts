@@ -1,7 +1,7 @@
 import { partContext } from "../../../assemblies";
 import type { FramingPiece } from "../../../drawing/piece";
 import { ALONE } from "../../../parts/partKind";
-import { library } from "../../../testing/library";
+import { assemblyOf, library } from "../../../testing/library";
 import { rectangle, roofOf } from "../../../testing/roofs";
 import { feet, inches, NM_PER_INCH } from "../../../units";
 import type { Roof } from "../schema";
@@ -11,7 +11,7 @@ const inchesOf = (nm: number): number => nm / NM_PER_INCH;
 const sixteenths = (nm: number): number => Math.round(inchesOf(nm) * 16) / 16;
 function piecesOf(roof: Roof, role: string): FramingPiece[] {
   const context = partContext("imperial", library);
-  const laid = layOutRoof(roof, library.assemblies[0] as never, { library, context, around: ALONE });
+  const laid = layOutRoof(roof, assemblyOf("imperial", "rafter-roof"), { library, context, around: ALONE });
   return laid.pieces.filter((piece) => piece.role === role) as FramingPiece[];
 }
 
@@ -35,13 +35,25 @@ describe("rafters, laid out and cut", () => {
   });
 
   // The rafter table stamped on a framing square: common and hip for each foot of run, difference of jacks at 16 and 24 in.
+  // All but 4, 6, 7, 8, 9 and 12 in 12 from memory.
   it.each([
-    [4, 12.65, 17.44, undefined, undefined],
+    [2, 12.17, 17.09, 16.22, 24.33],
+    [3, 12.37, 17.23, 16.49, 24.74],
+    [4, 12.65, 17.44, 16.87, 25.3],
+    [5, 13.0, 17.69, 17.33, 26.0],
     [6, 13.42, 18.0, 17.89, 26.83],
-    [7, 13.89, 18.36, undefined, undefined],
+    [7, 13.89, 18.36, 18.52, 27.78],
     [8, 14.42, 18.76, 19.23, 28.84],
-    [9, 15.0, 19.21, undefined, undefined],
+    [9, 15.0, 19.21, 20.0, 30.0],
+    [10, 15.62, 19.7, 20.83, 31.24],
+    [11, 16.28, 20.22, 21.7, 32.56],
     [12, 16.97, 20.78, 22.63, 33.94],
+    [13, 17.69, 21.38, 23.59, 35.38],
+    [14, 18.44, 22.0, 24.59, 36.88],
+    [15, 19.21, 22.65, 25.61, 38.42],
+    [16, 20.0, 23.32, 26.67, 40.0],
+    [17, 20.81, 24.02, 27.74, 41.62],
+    [18, 21.63, 24.74, 28.84, 43.27],
   ])("at %d in 12 go by the framing square", (rise, common, hip, at16, at24) => {
     const edges = rectangle(feet(40), feet(24), ["eave", "eave", "eave", "eave"]);
     const roof = (spacing: number) =>

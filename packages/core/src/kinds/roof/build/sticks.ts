@@ -4,13 +4,11 @@ import type { SpaceFigure } from "../../../drawing/spaceFigure";
 import type { XY, XYZ } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
+import { overPlateMm as heightAbovePlate, NOTCH_SHARE } from "../heights";
 
 const MM_PER_M = 1000;
 const nm = (mm: number): number => Math.round(mm * NM_PER_MM);
 const degrees = (tangent: number): number => (Math.atan(tangent) * 180) / Math.PI;
-
-/** Of the timber's depth, square to it, a notch over a plate takes a third: common practice. */
-const NOTCH_SHARE = 1 / 3;
 
 /** From the roof's own plan, in millimetres with heights up, to space in metres. */
 const inSpace = ([x, y, z]: XYZ) => [x / MM_PER_M, z / MM_PER_M, -y / MM_PER_M] as const;
@@ -59,9 +57,8 @@ export type Sloped = Named & {
   readonly cut: PieceCut;
 };
 
-/** How far the top of a rafter stands over the line from the plate's corner, plumb: the height above plate. */
-export const overPlateMm = (depthNm: number, pitch: number): number =>
-  (depthNm / NM_PER_MM) * (1 - NOTCH_SHARE) * Math.hypot(1, pitch);
+/** How far the top of a rafter stands over the line from the plate's corner, plumb. */
+export const overPlateMm = (depthNm: number, pitch: number): number => heightAbovePlate(depthNm / NM_PER_MM, pitch);
 
 /** Seat and heel of the notch in millimetres: a third of the depth square to it. */
 export function notchOf(depthNm: number, pitch: number): { seatMm: number; heelMm: number } {

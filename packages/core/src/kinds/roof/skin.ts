@@ -1,0 +1,73 @@
+import type { SpaceFigure } from "../../drawing/spaceFigure";
+import type { XYZ } from "../../geometry/skeleton";
+import type { PartContext, Skin } from "../../parts/partKind";
+import { ownValue } from "../../records/ownValue";
+import { formOf, type RoofFace, type StandingFace, toMm } from "./form";
+import { overPlateMm } from "./heights";
+import { choicesOf } from "./parameters";
+import type { Roof } from "./schema";
+
+const MM_PER_M = 1000;
+/** About as thick as panels, or battens, with what covers them. */
+const THICK_M = 0.03;
+const GABLE_M = 0.02;
+
+const metres = ([x, y, z]: XYZ) => [x / MM_PER_M, z / MM_PER_M, -y / MM_PER_M] as const;
+
+/** A slope with its overhangs, lying on its rafters. */
+function slopeFigure({ form: { line }, pitch, sides }: RoofFace, overMm: number): SpaceFigure {
+  const { along, normal } = line;
+  const secant = Math.hypot(1, pitch);
+  const [cosine, sine] = [1 / secant, pitch / secant];
+  const origin: XYZ = [normal[0] * line.offsetMm, normal[1] * line.offsetMm, line.fromHeightMm];
+  return {
+    frame: {
+      origin: metres(origin),
+      along: [along[0], 0, -along[1]],
+      up: [normal[0] * cosine, sine, -normal[1] * cosine],
+    },
+    outline: sides.map(({ from: [x, y] }) => [
+      (along[0] * x + along[1] * y) / MM_PER_M,
+      ((normal[0] * x + normal[1] * y - line.offsetMm) * secant) / MM_PER_M,
+    ]),
+    nearM: overMm / secant / MM_PER_M,
+    depthM: THICK_M,
+  };
+}
+
+/** A gable from the plate up, flush with the outside of the wall. */
+function gableFigures({ form: { line, rings } }: StandingFace): SpaceFigure[] {
+  const { along, normal, offsetMm } = line;
+  return rings.map((ring) => ({
+    frame: {
+      origin: metres([normal[0] * offsetMm, normal[1] * offsetMm, 0]),
+      along: [along[0], 0, -along[1]],
+      up: [0, 1, 0],
+    },
+    outline: ring.map(({ from: [x, y, z] }) => [(along[0] * x + along[1] * y) / MM_PER_M, z / MM_PER_M]),
+    nearM: -GABLE_M,
+    depthM: GABLE_M,
+  }));
+}
+
+/** The slopes and gables of a roof as thin solids in its own space; nothing while it has no form. */
+export function roofSkin(roof: Roof, { sections, system }: PartContext): readonly Skin[] {
+  const formed = formOf(roof);
+  if (!formed.ok) return [];
+  const rafter = ownValue(sections, choicesOf(roof, system).rafterSection);
+  const overOf = (pitch: number) => (rafter ? overPlateMm(toMm(rafter.depthNm), pitch) : 0);
+  const slopes = formed.form.faces.map((face): Skin => {
+    return {
+      id: `slope-${face.id}`,
+      role: "roof-slope",
+      tone: "lintel",
+      figure: slopeFigure(face, overOf(face.pitch)),
+    };
+  });
+  const gables = formed.form.standing.flatMap((face) =>
+    gableFigures(face).map((figure, index): Skin => {
+      return { id: `gable-${face.id}-${index}`, role: "roof-gable", tone: "sheathing", figure };
+    }),
+  );
+  return [...slopes, ...gables];
+}

@@ -1,0 +1,20 @@
+import { partContext, reckonJob, startJob } from "@wide-porch/core/reckoning";
+import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
+import { skylark } from "./skylark";
+
+let made = 0;
+
+describe("Skylark loft", () => {
+  it("has a roof of two pitches that is counted, and everything in it has a price", () => {
+    const start = { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" } as const;
+    const parts = skylark(() => `part-${++made}`, partContext("imperial", library));
+    const job = startJob(start, starterCompanySettings);
+    const { counts, order, buildUp } = reckonJob(job, parts, starterPriceList, library);
+    const roof = counts.find(({ partName }) => partName === "Main roof");
+    expect(roof?.waits).toBe(false);
+    // 14 in of level overhang are 10 1/2 in of fall at 9 in 12 and 8 1/6 at 7: told, with the cure.
+    expect(roof?.problems.map(({ code }) => code)).toContain("fascias-apart");
+    expect(order.lines.filter((line) => line.unitPrice === null).map((line) => line.itemCode)).toEqual([]);
+    expect(Number(buildUp.total)).toBeGreaterThan(10_000);
+  });
+});

@@ -1,0 +1,35 @@
+import { type Part, type PartContext, storeyKind } from "@wide-porch/core";
+import { type DemoRoof, demoRoof } from "./roofs";
+
+/** The main roof runs up at 9 in 12, its wing at 7: the hip and the valley between them lie off 45 degrees. */
+const MAIN_ROOF: DemoRoof = {
+  name: "Main roof",
+  storey: "Upper",
+  location: "Loft bedroom",
+  edges: [
+    { id: "front", length: "34'6", end: "eave" },
+    { id: "east", length: "17'", end: "gable" },
+    { id: "inside", length: "15'", end: "eave", turn: -90 },
+    { id: "wing-east", length: "11'6", end: "eave", pitch: "7/12" },
+    { id: "wing-end", length: "19'6", end: "gable" },
+    { id: "west", length: "28'6", end: "eave", pitch: "7/12" },
+  ],
+  pitch: "9/12",
+  overhang: "14",
+  rakeOverhang: "10",
+  plate: "8'1 1/8",
+  at: { x: "0", y: "0", turnDegrees: 0 },
+  choices: {
+    rafterSection: "2x10",
+    rafterSpacing: 406_400_000,
+    ridgeSection: "2x12",
+    hipSection: "2x12",
+    collarEvery: 2,
+  },
+};
+
+/** Skylark, invented: an attic under an L-shaped roof that becomes a bedroom. */
+export const skylark = (newId: () => string, context: PartContext): Part[] => [
+  { ...storeyKind.defaults(newId(), "Upper", context), level: 1 },
+  demoRoof(MAIN_ROOF, newId, context),
+];
