@@ -65,6 +65,19 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.getByRole("link", { name: /^House wall/ }).click();
       await expect(page.getByTestId("live-count")).toBeVisible();
       await axeFindsNothing(page, "wall");
+      await page.goto(`${job}/measure`);
+      await page.getByRole("link", { name: /^Boot room roof/ }).click();
+      await page.getByRole("button", { name: /^Edge A: / }).click();
+      await expect(page.getByTestId("live-count")).toBeVisible();
+      await axeFindsNothing(page, "roof");
+      await page
+        .getByRole("button", { name: /common rafters, cut/ })
+        .first()
+        .click();
+      await axeFindsNothing(page, "how a rafter is cut");
+      await page.getByRole("button", { name: "Close", exact: true }).click();
+      await page.goto(`${job}/measure`);
+      await page.getByRole("link", { name: /^House wall/ }).click();
       await page.getByRole("button", { name: "Choices of Window 1" }).click();
       await axeFindsNothing(page, "choices of an opening");
       await page.getByRole("button", { name: "Close", exact: true }).click();

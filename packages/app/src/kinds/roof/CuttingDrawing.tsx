@@ -1,11 +1,4 @@
-import {
-  type FramingPiece,
-  formatLength,
-  type MeasuringSystem,
-  pitchWays,
-  roleOf,
-  type TimberRow,
-} from "@wide-porch/core";
+import { type FramingPiece, formatLength, type MeasuringSystem, pitchWays, type TimberRow } from "@wide-porch/core";
 import { View } from "react-native";
 import Svg, { Path } from "react-native-svg";
 import { Button } from "../../components/Button";
@@ -15,6 +8,7 @@ import { Printer } from "../../icons";
 import { useJob } from "../../job/JobContext";
 import { TONES } from "../../theme/tokens";
 import { useTokens } from "../../theme/useTokens";
+import { roleWords } from "./roleWords";
 
 type Box = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 type Corner = readonly [x: number, y: number];
@@ -39,7 +33,7 @@ export function CuttingDrawing({ row, partName }: Props) {
   const { context } = useJob("context");
   const { system } = context;
   const facts = factsOf(row, system);
-  const words = roleOf(row.role)?.words ?? row.role;
+  const words = roleWords(row.role, row.count);
   const section = context.sections[row.sectionId]?.name ?? row.sectionId;
   const title = `${row.count} ${words} of ${section}`;
   const sketches = (

@@ -61,6 +61,14 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
           <PartName part={roof} />
           <ConfirmPart partId={roof.id} />
           <LiveCount partId={roof.id} say={roofLive} />
+          {kind
+            .openPoints(roof, context)
+            .filter((point) => point.kind === "conflict")
+            .map(({ message }) => (
+              <Warning key={message} role="alert">
+                {message}
+              </Warning>
+            ))}
           {refusal ? <Warning role="alert">{refusal}</Warning> : null}
           <ShapePanel roof={roof} onChange={changeRoof} />
           <EdgesPanel

@@ -1,12 +1,4 @@
-import {
-  formatLength,
-  type PartCount,
-  pitchWays,
-  roleOf,
-  type TimberRow,
-  timberList,
-  timberTable,
-} from "@wide-porch/core";
+import { formatLength, type PartCount, pitchWays, type TimberRow, timberList, timberTable } from "@wide-porch/core";
 import { useMemo, useState } from "react";
 import { Pressable, View } from "react-native";
 import { Sheet } from "../../components/Sheet";
@@ -14,6 +6,7 @@ import { Faint, Figure, Strong, Title } from "../../components/Text";
 import { ExportButtons } from "../../export/ExportButtons";
 import { useJob } from "../../job/JobContext";
 import { CuttingDrawing } from "./CuttingDrawing";
+import { roleWords } from "./roleWords";
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -42,7 +35,7 @@ export function TimberList({ count, name }: Props) {
   );
 }
 
-const titleOf = ({ role, count }: TimberRow): string => `${capital(roleOf(role)?.words ?? role)}: ${count} alike`;
+const titleOf = ({ role, count }: TimberRow): string => `${capital(roleWords(role, count))}: ${count} alike`;
 
 type KindProps = {
   readonly role: string;
@@ -56,17 +49,17 @@ const AT_FIRST = 6;
 function Kind({ role, rows, onOpen }: KindProps) {
   const [all, setAll] = useState(false);
   const { context } = useJob("context");
-  const words = roleOf(role)?.words ?? role;
+  const words = roleWords(role, 2);
   const total = rows.reduce((sum, row) => sum + row.count, 0);
   const sections = [...new Set(rows.map(({ sectionId }) => context.sections[sectionId]?.name ?? sectionId))].join(", ");
   return (
     <View>
       <View className="flex-row items-baseline justify-between gap-3">
-        <Strong>{`${total} ${words}`}</Strong>
+        <Strong>{`${total} ${roleWords(role, total)}`}</Strong>
         <Faint>{sections}</Faint>
       </View>
       {(all ? rows : rows.slice(0, AT_FIRST)).map((row) => (
-        <Row key={row.pieceIds[0]} row={row} words={words} onPress={() => onOpen(row)} />
+        <Row key={row.pieceIds[0]} row={row} onPress={() => onOpen(row)} />
       ))}
       {rows.length > AT_FIRST ? (
         <Pressable role="button" onPress={() => setAll(!all)} className="min-h-12 justify-center active:bg-pine-wash">
@@ -77,7 +70,7 @@ function Kind({ role, rows, onOpen }: KindProps) {
   );
 }
 
-function Row({ row, words, onPress }: { row: TimberRow; words: string; onPress: () => void }) {
+function Row({ row, onPress }: { row: TimberRow; onPress: () => void }) {
   const { context } = useJob("context");
   const { system } = context;
   const { count, pitch, planNm, trueNm, boughtNm } = row;
@@ -91,7 +84,7 @@ function Row({ row, words, onPress }: { row: TimberRow; words: string; onPress: 
   return (
     <Pressable
       role="button"
-      aria-label={`${count} ${words}, cut ${say(trueNm)}, ${under}. How it is cut`}
+      aria-label={`${count} ${roleWords(row.role, count)}, cut ${say(trueNm)}, ${under}. How it is cut`}
       onPress={onPress}
       className="min-h-12 flex-row items-center justify-between gap-3 border-b border-rule py-1 active:bg-pine-wash"
     >
