@@ -34,6 +34,8 @@ function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
       return { fill: colour("sheet"), stroke: colour("ink"), width: 1.2 };
     case "timber":
       return { fill: TONES.stud, stroke: TONES.edge, width: 0.4 };
+    case "opening":
+      return { fill: colour("paper"), stroke: colour("ink"), width: 1.2 };
     case "ridge":
       return { fill: "none", stroke: colour("ink"), width: 2 };
     case "valley":
@@ -58,6 +60,7 @@ const ORDER: readonly PlanRole[] = [
   "footprint",
   "slope",
   "timber",
+  "opening",
   "wall-line",
   "valley",
   "ridge",

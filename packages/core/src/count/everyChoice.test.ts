@@ -3,9 +3,11 @@ import { planJob, resolveStorey, resolveSurface } from "../house";
 import {
   masonryWallKind,
   measured,
+  newRoofFeature,
   PART_KINDS,
   type Part,
   pierKind,
+  type Roof,
   rectangleDefaults,
   roofKind,
   type Scalar,
@@ -150,6 +152,13 @@ describe("every choice there is reaches the count", () => {
       { lengthNm: feet(28), end: "eave" as const },
     ];
     const overhang = { overhangNm: inches(16), rakeNm: inches(20) };
+    const dormered = (roof: Roof): Roof => {
+      const features = (["gable-dormer", "roof-window", "chimney"] as const).flatMap((kind, index) => {
+        const feature = newRoofFeature(roof, kind, ["a", "f", "e"][index] ?? "a", kind, "imperial");
+        return feature ? [feature] : [];
+      });
+      return { ...roof, features };
+    };
     const others: Choices[] = [
       {},
       { ceilingJoists: true },
@@ -159,7 +168,7 @@ describe("every choice there is reaches the count", () => {
     ];
     const dead = withoutEffect(roofKind, {
       system: "imperial",
-      part: roofOf("imperial", edges, { pitch: 0.5, ...overhang }),
+      part: dormered(roofOf("imperial", edges, { pitch: 0.5, ...overhang })),
       assemblyIds: ["rafter-roof"],
       others,
     });

@@ -52,7 +52,8 @@ export type PlanRole =
   | "ridge"
   | "valley"
   | "wall-line"
-  | "timber";
+  | "timber"
+  | "opening";
 
 /** A ring, or a line when it is open. */
 export type PlanShape = {

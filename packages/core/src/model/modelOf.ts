@@ -111,9 +111,9 @@ function skinsOf(parts: readonly Part[], frames: ReadonlyMap<string, Frame>, con
   return parts.flatMap((part) => {
     const frame = frames.get(part.id);
     if (!frame) return [];
-    return (kindOf(part).skin?.(part, context) ?? []).map(({ id, role, tone, figure }): Solid => {
+    return (kindOf(part).skin?.(part, context) ?? []).map(({ id, role, tone, figure, holes = [] }): Solid => {
       const named = { id: `${part.id}/${id}`, partId: part.id, role, tone, group: SURFACES_GROUP, storey: part.storey };
-      return { ...named, ...figure, frame: placedIn(frame, figure.frame), holes: [] };
+      return { ...named, ...figure, frame: placedIn(frame, figure.frame), holes };
     });
   });
 }

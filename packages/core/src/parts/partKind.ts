@@ -73,6 +73,8 @@ export type Skin = {
   readonly role: string;
   readonly tone: RoleTone;
   readonly figure: SpaceFigure;
+  /** Out of its outline, in the same axes. */
+  readonly holes?: readonly SpaceFigure["outline"][];
 };
 
 /** A choice nobody confirmed, or a missing measurement, with the words to show. */

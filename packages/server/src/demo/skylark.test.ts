@@ -12,6 +12,9 @@ describe("Skylark loft", () => {
     const { counts, order, buildUp } = reckonJob(job, parts, starterPriceList, library);
     const roof = counts.find(({ partName }) => partName === "Main roof");
     expect(roof?.waits).toBe(false);
+    const quantity = (rule: string) => roof?.lines.find((line) => line.rule === rule)?.quantity;
+    // Two at the front and the back of each of the window and the shed dormer, two at the front of the gabled one.
+    expect([quantity("openingHeaders"), quantity("trimmers"), quantity("windows")]).toEqual([10, 12, 1]);
     // 14 in of level overhang are 10 1/2 in of fall at 9 in 12 and 8 1/6 at 7: told, with the cure.
     expect(roof?.problems.map(({ code }) => code)).toContain("fascias-apart");
     expect(order.lines.filter((line) => line.unitPrice === null).map((line) => line.itemCode)).toEqual([]);

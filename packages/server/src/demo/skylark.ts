@@ -1,4 +1,4 @@
-import { type Part, type PartContext, storeyKind } from "@wide-porch/core";
+import { feet, inches, measured, type Part, type PartContext, type RoofFeature, storeyKind } from "@wide-porch/core";
 import { type DemoRoof, demoRoof } from "./roofs";
 
 /** The main roof runs up at 9 in 12, its wing at 7: the hip and the valley between them lie off 45 degrees. */
@@ -28,8 +28,52 @@ const MAIN_ROOF: DemoRoof = {
   },
 };
 
+const length = (valueNm: number) => measured(valueNm, "");
+const NONE = { valueNm: null, typed: "", assumed: false };
+const pitch = (value: number) => ({ value, typed: "", assumed: false });
+
+/** Two dormers to the front, a roof window to the yard. */
+const FEATURES: readonly RoofFeature[] = [
+  {
+    id: "dormer-1",
+    kind: "gable-dormer",
+    name: "Bedroom dormer",
+    edgeId: "front",
+    along: length(feet(14)),
+    width: length(feet(5)),
+    back: length(inches(18)),
+    depth: NONE,
+    wallHeight: length(inches(40)),
+    pitch: pitch(0.75),
+  },
+  {
+    id: "dormer-2",
+    kind: "shed-dormer",
+    name: "Stair dormer",
+    edgeId: "front",
+    along: length(feet(22)),
+    width: length(feet(6)),
+    back: length(inches(18)),
+    depth: NONE,
+    wallHeight: length(inches(36)),
+    pitch: pitch(0.25),
+  },
+  {
+    id: "window-1",
+    kind: "roof-window",
+    name: "Yard window",
+    edgeId: "inside",
+    along: length(feet(5)),
+    width: length(inches(30)),
+    back: length(inches(40)),
+    depth: length(inches(46)),
+    wallHeight: NONE,
+    pitch: { value: null, typed: "", assumed: false },
+  },
+];
+
 /** Skylark, invented: an attic under an L-shaped roof that becomes a bedroom. */
 export const skylark = (newId: () => string, context: PartContext): Part[] => [
   { ...storeyKind.defaults(newId(), "Upper", context), level: 1 },
-  demoRoof(MAIN_ROOF, newId, context),
+  { ...demoRoof(MAIN_ROOF, newId, context), features: [...FEATURES] },
 ];

@@ -15,6 +15,7 @@ import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { PlanCanvas } from "../../plan/PlanCanvas";
 import { roofLive } from "../liveWords";
 import { EdgesPanel } from "./EdgesPanel";
+import { FeaturesPanel } from "./FeaturesPanel";
 import { ShapePanel } from "./ShapePanel";
 import { TimberList } from "./TimberList";
 
@@ -80,8 +81,9 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
             onChange={changeRoof}
             onFigure={show}
           />
+          <FeaturesPanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
           <FigureList
-            slots={slots.filter(({ path }) => !path.startsWith("edges."))}
+            slots={slots.filter(({ path }) => !/^(edges|features)\./.test(path))}
             activePath={active}
             onOpen={show}
             title="The whole roof"

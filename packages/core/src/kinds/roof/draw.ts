@@ -3,6 +3,7 @@ import { headingFrom, type Point, rightOf } from "../../geometry";
 import type { XYZ } from "../../geometry/skeleton";
 import type { PartContext } from "../../parts/partKind";
 import { formatLength, NM_PER_MM, pitchWays } from "../../units";
+import { isDormer } from "./features/schema";
 import { formOf, type RoofFace, type RoofForm } from "./form";
 import { edgeName, outlineOfRoof, walkedCorners } from "./outline";
 import type { SideKind } from "./overhang";
@@ -29,6 +30,27 @@ const slopeShape = (face: RoofFace): PlanShape => ({
   points: face.sides.map(({ from }) => pointOf(from)),
   closed: true,
 });
+
+const ringShape = (id: string, role: PlanRole, ring: readonly { readonly from: XYZ }[]): PlanShape => ({
+  id,
+  role,
+  points: ring.map(({ from }) => pointOf(from)),
+  closed: true,
+});
+
+const carriedShapes = (face: RoofFace): PlanShape[] =>
+  face.carried.map(({ ring }, index) => ringShape(`${face.id}/carried-${index + 1}`, "slope", ring));
+
+/** Openings in slopes by their own figures: a notch is not drawn out past the eave that it takes away. */
+const featureShapes = ({ features }: RoofForm): PlanShape[] =>
+  features
+    .filter(({ feature }) => !isDormer(feature) && feature.kind !== "carried-eave")
+    .map(({ feature, fromU, toU, fromD, toD, at }) => ({
+      id: feature.id,
+      role: feature.kind === "roof-window" ? "plain" : "opening",
+      points: [at(fromU, fromD), at(toU, fromD), at(toU, toD), at(fromU, toD)].map(pointOf),
+      closed: true,
+    }));
 
 function lineShapes({ lines }: RoofForm): PlanShape[] {
   return lines.flatMap(({ id, kind, from, to }): PlanShape[] => {
@@ -85,7 +107,15 @@ export function drawRoof(roof: Roof, context: PartContext): Drawing {
       : { kind: "none" };
   }
   const walls: PlanShape = { id: "outline", role: "wall-line", points: outline.polygon, closed: true };
-  const shapes = formed.ok ? [...formed.form.faces.map(slopeShape), ...lineShapes(formed.form), walls] : [walls];
+  const shapes = formed.ok
+    ? [
+        ...formed.form.faces.flatMap(carriedShapes),
+        ...formed.form.faces.map(slopeShape),
+        ...featureShapes(formed.form),
+        ...lineShapes(formed.form),
+        walls,
+      ]
+    : [walls];
   const drawing: PlanDrawing = {
     kind: "plan",
     shapes,

@@ -3,6 +3,7 @@ import type { Figure, FigureSlot } from "../../parts/figure";
 import { changeById, marked } from "../../parts/figures";
 import type { DimensionSlot } from "../../parts/partKind";
 import type { Nanometres } from "../../units";
+import { FEATURE_FIGURES, type RoofFeature } from "./features/schema";
 import { edgeName } from "./outline";
 import type { Roof, RoofEdge } from "./schema";
 
@@ -34,9 +35,15 @@ function edgeSlots(roof: Roof, edge: RoofEdge): DimensionSlot[] {
   }).map((name) => ({ path: `edges.${edge.id}.${name}`, label: EDGE_LABELS[name], of, dimension: edge[name] }));
 }
 
+const featureSlots = ({ id, kind, name, ...lengths }: RoofFeature): DimensionSlot[] =>
+  FEATURE_FIGURES[kind].lengths.map(([length, label]) => {
+    return { path: `features.${id}.${length}`, label, of: name, dimension: lengths[length] };
+  });
+
 /** Lengths of a roof: the edges as they are walked, then what holds for all of them. */
 export const roofDimensions = (roof: Roof): DimensionSlot[] => [
   ...roof.edges.flatMap((edge) => edgeSlots(roof, edge)),
+  ...roof.features.flatMap(featureSlots),
   ...ROOF_FIGURES.filter(
     ([name]) => !OWN.has(name) || roof[name].valueNm !== null || roof[name].refused !== undefined,
   ).map(([name, label]) => ({ path: name, label, of: "", dimension: roof[name] })),
@@ -45,6 +52,13 @@ export const roofDimensions = (roof: Roof): DimensionSlot[] => [
 function withLength(roof: Roof, path: string, to: (now: Dimension) => Dimension): Roof {
   const own = ROOF_FIGURES.find(([name]) => name === path)?.[0];
   if (own) return { ...roof, [own]: to(roof[own]) };
+  const [, featureId, length] = /^features\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
+  const feature = roof.features.find((each) => each.id === featureId);
+  const known = feature && FEATURE_FIGURES[feature.kind].lengths.find(([each]) => each === length)?.[0];
+  if (feature && known) {
+    const changed = (each: RoofFeature): RoofFeature => ({ ...each, [known]: to(each[known]) });
+    return { ...roof, features: changeById(roof.features, feature.id, changed) };
+  }
   const [, id, name] = /^edges\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
   const figure = EDGE_FIGURES.find((each) => each === name);
   if (!id || !figure || !roof.edges.some((edge) => edge.id === id))
@@ -93,6 +107,9 @@ export function roofFigures(roof: Roof): readonly FigureSlot[] {
   return [
     pitchSlot("pitch", "Pitch", "", roof.pitch),
     ...(upper ? [pitchSlot("upperPitch", "Upper pitch", "", roof.upperPitch)] : []),
+    ...roof.features
+      .filter(({ kind }) => FEATURE_FIGURES[kind].hasPitch)
+      .map(({ id, name, pitch }) => pitchSlot(`features.${id}.pitch`, "Its pitch", name, pitch)),
     ...roof.edges.flatMap((edge): FigureSlot[] => {
       const of = edgeName(roof, edge.id);
       const figure = { value: edge.turnDegrees, typed: "", assumed: false };
@@ -119,6 +136,9 @@ export function roofFigures(roof: Roof): readonly FigureSlot[] {
 export function withRoofFigure(roof: Roof, path: string, value: number, typed: string): Roof {
   const figure: Figure = { value, typed, assumed: false };
   if (path === "pitch" || path === "upperPitch") return { ...roof, [path]: figure };
+  const [, featureId] = /^features\.([^.]+)\.pitch$/.exec(path) ?? [];
+  if (featureId !== undefined)
+    return { ...roof, features: changeById(roof.features, featureId, (each) => ({ ...each, pitch: figure })) };
   const [, id, name] = /^edges\.([^.]+)\.(pitch|turn)$/.exec(path) ?? [];
   if (!id) throw new Error(`roof: "${path}" is not one of its figures`);
   const edges = changeById(roof.edges, id, (edge) =>

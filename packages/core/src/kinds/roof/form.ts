@@ -10,9 +10,24 @@ import {
   type XYZ,
 } from "../../geometry/skeleton";
 import { type Nanometres, NM_PER_MM } from "../../units";
+import { withFeatures } from "./features/apply";
+import { type PlacedFeature, wholeFeatures } from "./features/place";
+import type { FeatureKind } from "./features/schema";
 import { outlineOfRoof, type PlacedEdge, slopeOf } from "./outline";
 import { carriedOut, heightOn, type PlainSide, type RoofSide, type SideKind } from "./overhang";
 import type { Roof } from "./schema";
+
+/** What a feature takes out of a slope: a ring on it, against the clock. Trimmers lie at its sides, headers across it. */
+export type Hole = {
+  readonly featureId: string;
+  readonly kind: FeatureKind;
+  readonly ring: readonly PlainSide[];
+  readonly planAreaM2: number;
+  readonly widthMm: number;
+};
+
+/** A stretch that an eave comes further down over. */
+export type Carried = { readonly ring: readonly PlainSide[]; readonly planAreaM2: number };
 
 /** One plane of the roof. Places are in millimetres on the roof's own plan, heights above the plate. */
 export type RoofFace = {
@@ -25,6 +40,10 @@ export type RoofFace = {
   readonly wallSides: readonly PlainSide[];
   /** Carried out over the overhangs. */
   readonly sides: readonly RoofSide[];
+  readonly holes: readonly Hole[];
+  readonly carried: readonly Carried[];
+  /** Of a slope of a dormer: the feature; its plate stands over the roof's. */
+  readonly dormerId?: string;
   readonly planAreaM2: number;
   /** Along the slope. */
   readonly areaM2: number;
@@ -36,6 +55,7 @@ export type StandingFace = {
   readonly edgeId: string;
   readonly form: FormFace;
   readonly areaM2: number;
+  readonly dormerId?: string;
 };
 
 /** A line in which faces meet or end. */
@@ -57,6 +77,8 @@ export type RoofForm = {
   readonly flatAreaM2: number;
   readonly outlineAreaM2: number;
   readonly highestMm: number;
+  /** What is put into its slopes, where it lies. */
+  readonly features: readonly PlacedFeature[];
 };
 
 export type FormFailure = SkeletonFailure | "unmeasured" | "outline" | "failed-check";
@@ -93,6 +115,7 @@ const FORMING = [
   "breakHeight",
   "upperPitch",
   "flatHeight",
+  "features",
 ] as const;
 
 /** The form of a roof, or why it has none. The same figures give the same object. */
@@ -116,7 +139,23 @@ function makeForm(roof: Roof): Formed {
   const skeleton = straightSkeleton([rising], flatAt);
   if (!skeleton.ok) return { ok: false, why: skeleton.why };
   const form = assembled(roof, outline.edges, skeleton.faces, skeleton.flats);
-  return isSound(form) ? { ok: true, form } : { ok: false, why: "failed-check" };
+  if (!isSound(form)) return { ok: false, why: "failed-check" };
+  return { ok: true, form: roof.features.length === 0 ? form : featured(roof, form, outline.edges) };
+}
+
+/** With dormers, openings and the like in its slopes, and its lines as they then are. */
+function featured(roof: Roof, form: RoofForm, edges: readonly PlacedEdge[]): RoofForm {
+  const edgeFrom = new Map(edges.map(({ edge, from }) => [edge.id, xyOf(from)]));
+  const overhangOf = (edgeId: string) => {
+    const edge = roof.edges.find(({ id }) => id === edgeId);
+    return edge ? toMm(slopeOf(roof, edge).overhangNm) : 0;
+  };
+  const { faces, standing, placed } = withFeatures(form, wholeFeatures(roof), edgeFrom, {
+    eaveMm: toMm(roof.overhang.valueNm ?? 0),
+    rakeMm: toMm(roof.rakeOverhang.valueNm ?? 0),
+    ofEdge: overhangOf,
+  });
+  return { ...form, faces, standing, lines: linesOf(faces), features: placed };
 }
 
 const planArea = (places: readonly XYZ[]): number =>
@@ -205,6 +244,8 @@ function assembled(
         pitch,
         wallSides,
         sides,
+        holes: [],
+        carried: [],
         planAreaM2,
         areaM2: planAreaM2 * Math.hypot(1, pitch),
       };
@@ -238,6 +279,7 @@ function assembled(
     flatAreaM2: flats.reduce((sum, ring) => sum + planArea(ring), 0),
     outlineAreaM2: planArea(edges.map(({ from }) => [...xyOf(from), 0])),
     highestMm: top.reduce((a, b) => Math.max(a, b), 0),
+    features: [],
   };
 }
 
@@ -245,18 +287,20 @@ function assembled(
 function linesOf(faces: readonly RoofFace[]): RoofLine[] {
   const counts = new Map<SideKind, number>();
   return faces.flatMap((face) =>
-    face.sides.flatMap((side): RoofLine[] => {
-      const beyond = faces.find((each) => each.form.index === side.against);
-      if (side.kind === "seam" || (beyond && beyond.form.index < face.form.index)) return [];
-      const planMm = Math.hypot(side.to[0] - side.from[0], side.to[1] - side.from[1]);
-      const lengthMm = Math.hypot(planMm, side.to[2] - side.from[2]);
-      if (lengthMm < 0.5) return [];
-      const nth = (counts.get(side.kind) ?? 0) + 1;
-      counts.set(side.kind, nth);
-      const { from, to, kind } = side;
-      const faceIds = [face.id, ...(beyond ? [beyond.id] : [])];
-      return [{ id: `${kind}-${nth}`, kind, from, to, faceIds, planMm, lengthMm }];
-    }),
+    [...face.sides, ...face.carried.flatMap(({ ring }) => ring.filter(({ kind }) => kind === "rake"))].flatMap(
+      (side): RoofLine[] => {
+        const beyond = faces.find((each) => each.form.index === side.against);
+        if (side.kind === "seam" || (beyond && beyond.form.index < face.form.index)) return [];
+        const planMm = Math.hypot(side.to[0] - side.from[0], side.to[1] - side.from[1]);
+        const lengthMm = Math.hypot(planMm, side.to[2] - side.from[2]);
+        if (lengthMm < 0.5) return [];
+        const nth = (counts.get(side.kind) ?? 0) + 1;
+        counts.set(side.kind, nth);
+        const { from, to, kind } = side;
+        const faceIds = [face.id, ...(beyond ? [beyond.id] : [])];
+        return [{ id: `${kind}-${nth}`, kind, from, to, faceIds, planMm, lengthMm }];
+      },
+    ),
   );
 }
 

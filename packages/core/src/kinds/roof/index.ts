@@ -76,7 +76,10 @@ export const roofKind: PartKind<Roof> = {
   withRefused: withRoofRefused,
   figures: roofFigures,
   withFigure: withRoofFigure,
-  nameOfItem: (roof, id) => (roof.edges.some((edge) => edge.id === id) ? edgeName(roof, id) : undefined),
+  nameOfItem: (roof, id) => {
+    if (roof.edges.some((edge) => edge.id === id)) return edgeName(roof, id);
+    return roof.features.find((feature) => feature.id === id)?.name;
+  },
 };
 
 export {
@@ -88,6 +91,14 @@ export {
   withoutEdge,
   withTwoPitches,
 } from "./edges";
+export {
+  FEATURE_FIGURES as ROOF_FEATURE_FIGURES,
+  FEATURE_KINDS as ROOF_FEATURE_KINDS,
+  type FeatureKind as RoofFeatureKind,
+  MOST_FEATURES as MOST_ROOF_FEATURES,
+  type RoofFeature,
+} from "./features/schema";
+export { newFeature as newRoofFeature } from "./features/starts";
 export * from "./form";
 export { edgeName as roofEdgeName, outlineOfRoof, roofOutlineOnPlan, slopeOf as slopeOfEdge } from "./outline";
 export { choicesOf as roofChoicesOf } from "./parameters";

@@ -13,7 +13,10 @@ export type SideKind =
   | "break"
   | "seam"
   | "cheek"
-  | "flat";
+  | "flat"
+  // Of what is cut out of a slope: rafters end at a header, and run along a trimmer.
+  | "header"
+  | "trim";
 
 export type RoofSide = {
   readonly from: XYZ;

@@ -23,6 +23,8 @@ export const roofChoicesSchema = z.object({
   lookoutSpacing: lengthNm(inches(8), feet(6)),
   /** What takes over from timber that is not sold long enough. */
   engineeredSection: sectionId,
+  /** Of the walls of dormers. */
+  dormerStudSection: sectionId,
 });
 export type RoofChoices = z.infer<typeof roofChoicesSchema>;
 export type RoofChoice = keyof RoofChoices;
@@ -53,6 +55,7 @@ export const ROOF_PARAMETERS: readonly SlotParameter[] = [
   timber(
     of("engineeredSection", "Past the longest timber sold", "section", { imperial: "eng-9.5", metric: "eng-240" }),
   ),
+  of("dormerStudSection", "Studs of dormers", "section", { imperial: "2x4", metric: "38x89" }),
 ];
 
 export const usualRoof = (system: MeasuringSystem): RoofChoices =>

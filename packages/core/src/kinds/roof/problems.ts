@@ -3,6 +3,7 @@ import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import { ownValue } from "../../records/ownValue";
 import { formatLength, type MeasuringSystem, metres } from "../../units";
+import { featureProblems } from "./features/problems";
 import { LEAST_PITCH, MOST_PITCH, roofDimensions } from "./figures";
 import { type FormFailure, formOf } from "./form";
 import { edgeName, outlineOfRoof, slopeOf } from "./outline";
@@ -20,7 +21,8 @@ function figureProblems(roof: Roof, system: MeasuringSystem): Problem[] {
     const overhang = path.toLowerCase().endsWith("overhang");
     const isLength = path.endsWith(".length");
     if (valueNm === null) return [];
-    if (valueNm < 0 || (valueNm === 0 && !overhang && path !== "plate"))
+    const mayBeNothing = overhang || path === "plate" || /^features\..*\.(along|back)$/.test(path);
+    if (valueNm < 0 || (valueNm === 0 && !mayBeNothing))
       return [problem("not-positive", path, `${name} is more than zero.`)];
     return atMost(
       path,
@@ -37,6 +39,7 @@ function pitchProblems(roof: Roof): Problem[] {
   const pitches = [
     ["pitch", "The pitch", roof.pitch.value],
     ["upperPitch", "The upper pitch", roof.upperPitch.value],
+    ...roof.features.map(({ id, name, pitch }) => [`features.${id}.pitch`, `${name}: its pitch`, pitch.value] as const),
     ...roof.edges.map(
       (edge) => [`edges.${edge.id}.pitch`, `${edgeName(roof, edge.id)}: its pitch`, edge.pitch.value] as const,
     ),
@@ -117,7 +120,7 @@ export function roofProblems(roof: Roof, context: PartContext): readonly Problem
   if (figures.length > 0) return figures;
   const crossing = crossingProblems(roof);
   if (crossing.length > 0) return crossing;
-  return [...shapeProblems(roof), ...sectionProblems(roof, context)];
+  return [...shapeProblems(roof), ...featureProblems(roof), ...sectionProblems(roof, context)];
 }
 
 /** Below this ridges, hips and valleys carry as beams: IRC R802.4.4 (from memory). */

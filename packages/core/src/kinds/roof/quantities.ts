@@ -8,6 +8,8 @@ import {
   type RowValues,
 } from "../../parts/quantity";
 import { toMetres } from "../../units";
+import type { PlacedFeature } from "./features/place";
+import type { FeatureKind } from "./features/schema";
 import { formOf, type RoofFace, type RoofForm, type RoofLine } from "./form";
 import type { SideKind } from "./overhang";
 import type { Roof } from "./schema";
@@ -27,6 +29,13 @@ export const ROOF_QUANTITIES: readonly Quantity[] = [
   areaQuantity("outlineArea", "Area on plan, within the walls"),
   areaQuantity("soffitArea", "Area of the overhangs on plan"),
   areaQuantity("gableArea", "Area of gables above the plate"),
+  areaQuantity("dormerWallArea", "Area of the walls of dormers"),
+  countQuantity("dormers", "Dormers"),
+  countQuantity("roofWindows", "Roof windows"),
+  countQuantity("chimneys", "Chimneys"),
+  countQuantity("saddles", "Chimneys wide enough for a saddle"),
+  lengthQuantity("openingRims", "Round roof windows and chimneys, along the slope"),
+  lengthQuantity("dormerRims", "Along the foot of the walls of dormers"),
   areaQuantity("flatArea", "Area of the flat at the top"),
   lengthQuantity("eaves", "Length of eaves"),
   lengthQuantity("rakes", "Length of rakes"),
@@ -42,6 +51,31 @@ export const ROOF_QUANTITIES: readonly Quantity[] = [
   countQuantity("pitch", "Pitch, rise over run"),
 ];
 
+const areaOfWalls = ({ standing }: RoofForm, ofDormers: boolean): number =>
+  standing.reduce((sum, face) => sum + ((face.dormerId !== undefined) === ofDormers ? face.areaM2 : 0), 0);
+
+/** A chimney wider than this across the slope gets a saddle behind it: 30 in, IRC R1003.20 (from memory). */
+const SADDLE_FROM_MM = 762;
+
+function featureQuantities({ features, standing }: RoofForm): QuantityValues {
+  const of = (kind: FeatureKind) => features.filter(({ feature }) => feature.kind === kind);
+  const rim = ({ fromU, toU, fromD, toD, face }: PlacedFeature) =>
+    (2 * (toU - fromU) + 2 * (toD - fromD) * Math.hypot(1, face.pitch)) / MM_PER_M;
+  const openings = [...of("roof-window"), ...of("chimney")];
+  const feet = standing.flatMap(({ dormerId, form }) =>
+    dormerId === undefined ? [] : (form.rings[0]?.slice(0, 1) ?? []),
+  );
+  return {
+    dormers: of("gable-dormer").length + of("shed-dormer").length,
+    roofWindows: of("roof-window").length,
+    chimneys: of("chimney").length,
+    saddles: of("chimney").filter(({ fromU, toU }) => toU - fromU > SADDLE_FROM_MM).length,
+    openingRims: openings.reduce((sum, each) => sum + rim(each), 0),
+    dormerRims:
+      feet.reduce((sum, { from: a, to: b }) => sum + Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]), 0) / MM_PER_M,
+  };
+}
+
 /** Areas and lengths of a roof's form; nothing while it has none. */
 export function roofQuantities(roof: Roof): QuantityValues {
   const formed = formOf(roof);
@@ -53,7 +87,9 @@ export function roofQuantities(roof: Roof): QuantityValues {
     planArea,
     outlineArea: form.outlineAreaM2,
     soffitArea: Math.max(0, planArea - form.outlineAreaM2),
-    gableArea: form.standing.reduce((sum, face) => sum + face.areaM2, 0),
+    gableArea: areaOfWalls(form, false),
+    dormerWallArea: areaOfWalls(form, true),
+    ...featureQuantities(form),
     flatArea: form.flatAreaM2,
     eaves: lineMetres(form, "eave"),
     rakes: lineMetres(form, "rake", "open"),

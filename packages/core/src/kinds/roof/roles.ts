@@ -18,6 +18,11 @@ export const ROOF_ROLES: readonly Role[] = [
   stick("hip-jack", "hip jacks", "jack", RAFTERS, "HJ"),
   stick("valley-jack", "valley jacks", "cripple", RAFTERS, "VJ"),
   stick("cripple-jack", "cripple jacks", "cripple", RAFTERS, "CJ"),
+  stick("trimmed-rafter", "trimmed rafters", "cripple", RAFTERS, "TR"),
+  stick("trimmer-rafter", "trimmer rafters", "king", RAFTERS, "TM"),
+  stick("rafter-header", "headers of openings", "header", "Dormers and openings", "RH"),
+  stick("dormer-stud", "dormer studs", "stud", "Dormers and openings", "DS"),
+  stick("dormer-plate", "dormer plates", "plate", "Dormers and openings", "DP"),
   stick("ridge", "ridges", "header", RIDGES, "RB"),
   stick("hip-rafter", "hip rafters", "king", RIDGES, "HR"),
   stick("valley-rafter", "valley rafters", "king", RIDGES, "VR"),
@@ -28,5 +33,12 @@ export const ROOF_ROLES: readonly Role[] = [
 ];
 
 /** Rafters of any kind, from the longest to those that are cut short at both ends. */
-export const RAFTER_ROLES = ["common-rafter", "hip-jack", "valley-jack", "cripple-jack"] as const;
+export const RAFTER_ROLES = [
+  "common-rafter",
+  "hip-jack",
+  "valley-jack",
+  "cripple-jack",
+  "trimmed-rafter",
+  "trimmer-rafter",
+] as const;
 export type RafterRole = (typeof RAFTER_ROLES)[number];

@@ -5,6 +5,7 @@ import { choicesThatStand } from "../../parts/choicesThatStand";
 import { dimensionSchema } from "../../parts/dimension";
 import { figureSchema } from "../../parts/figure";
 import { assemblyRefSchema } from "../../parts/use";
+import { MOST_FEATURES, roofFeatureSchema } from "./features/schema";
 import { ROOF_PARAMETERS, type RoofChoices } from "./parameters";
 
 /**
@@ -37,6 +38,8 @@ export const roofSchema = z.object({
   schemaVersion: z.literal(1),
   ...partBase,
   edges: z.array(roofEdgeSchema).min(3).max(MOST_EDGES),
+  /** Dormers, openings and the like, in the slopes they lie in. */
+  features: z.array(roofFeatureSchema).max(MOST_FEATURES),
   /** Rise over run. */
   pitch: figureSchema,
   /** Of eaves, from the outside of the wall. */

@@ -14,8 +14,17 @@ const GABLE_M = 0.02;
 
 const metres = ([x, y, z]: XYZ) => [x / MM_PER_M, z / MM_PER_M, -y / MM_PER_M] as const;
 
+/** Corners in the plane of a slope: along its line, and up it. */
+const flatOn = ({ form: { line }, pitch }: RoofFace, ring: readonly { readonly from: XYZ }[]): SpaceFigure["outline"] =>
+  ring.map(({ from: [x, y] }) => [
+    (line.along[0] * x + line.along[1] * y) / MM_PER_M,
+    ((line.normal[0] * x + line.normal[1] * y - line.offsetMm) * Math.hypot(1, pitch)) / MM_PER_M,
+  ]);
+
 /** A slope with its overhangs, lying on its rafters. */
-function slopeFigure({ form: { line }, pitch, sides }: RoofFace, overMm: number): SpaceFigure {
+function slopeFigure(face: RoofFace, overMm: number): SpaceFigure {
+  const { form, pitch, sides } = face;
+  const { line } = form;
   const { along, normal } = line;
   const secant = Math.hypot(1, pitch);
   const [cosine, sine] = [1 / secant, pitch / secant];
@@ -26,10 +35,7 @@ function slopeFigure({ form: { line }, pitch, sides }: RoofFace, overMm: number)
       along: [along[0], 0, -along[1]],
       up: [normal[0] * cosine, sine, -normal[1] * cosine],
     },
-    outline: sides.map(({ from: [x, y] }) => [
-      (along[0] * x + along[1] * y) / MM_PER_M,
-      ((normal[0] * x + normal[1] * y - line.offsetMm) * secant) / MM_PER_M,
-    ]),
+    outline: flatOn(face, sides),
     nearM: overMm / secant / MM_PER_M,
     depthM: THICK_M,
   };

@@ -6,12 +6,14 @@ import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { formatLength, pitchWays, toMetres } from "../../../units";
 import { drawRoof } from "../draw";
+import type { FeatureKind } from "../features/schema";
 import { formOf, toMm } from "../form";
 import { choicesOf, type RoofChoices } from "../parameters";
 import { beamsNeeded, fasciasApart } from "../problems";
 import type { Roof } from "../schema";
 import { layLines } from "./lines";
 import { type Longest, longestSold, withinStock } from "./longest";
+import { layOpenings } from "./openings";
 import { layOverhangs } from "./overhangs";
 import { layRafters } from "./rafters";
 import { layTies } from "./ties";
@@ -42,12 +44,14 @@ function piecesOf(roof: Roof, choices: RoofChoices, longest: Longest, { context 
     spacingMm: toMm(choices.lookoutSpacing),
     rafterSpacingMm: spacingMm,
   });
+  const openings = layOpenings(form, { rafter: sections.rafter, stud: section(choices.dormerStudSection), spacingMm });
   const ridgeMm = toMm(longest("ridge", choices.ridgeSection));
   return [
     ...ties,
     ...layLines(form, sections, { longestMm: ridgeMm, spacingMm }),
     ...[...rafters.values()].flat(),
     ...overhangs,
+    ...openings,
   ];
 }
 
@@ -65,6 +69,20 @@ const expected = (roof: Roof, { rafterSpacing }: RoofChoices): number => {
     ? formed.form.faces.reduce((sum, face) => sum + (face.areaM2 / toMetres(rafterSpacing)) * 0.5, 0)
     : 0;
 };
+
+const MANY = ["no", "one", "two", "three", "four", "five", "six"] as const;
+const countWords = (count: number, one: string, many: string): string =>
+  `${MANY[count] ?? count} ${count === 1 ? one : many}`;
+
+/** What the quote calls the features there are: `two dormers`. */
+function featureWords({ features }: Roof): Record<string, string> {
+  const of = (...kinds: readonly FeatureKind[]) => features.filter(({ kind }) => kinds.includes(kind)).length;
+  return {
+    dormerWords: countWords(of("gable-dormer", "shed-dormer"), "dormer", "dormers"),
+    windowWords: countWords(of("roof-window"), "roof window", "roof windows"),
+    chimneyWords: countWords(of("chimney"), "chimney", "chimneys"),
+  };
+}
 
 /** As it was chosen; what is too long for any timber sold is laid out once more in the engineered section. */
 function layTimber(roof: Roof, chosen: RoofChoices, assembly: Assembly, site: Site) {
@@ -110,6 +128,7 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart
     words: {
       name: roof.name,
       pitchWords: pitches.join(" and "),
+      ...featureWords(roof),
       spacingWords: formatLength(choices.rafterSpacing, context.system),
     },
     workingOf: (role, sectionId) =>

@@ -15,10 +15,13 @@ type Hit = { readonly at: number; readonly kind: SideKind; readonly sine: number
 /** A rafter shorter than this on plan is not cut: it is where a jack has run out beside a hip. */
 const SHORTEST_MM = 75;
 
+/** Headers and trimmers of openings are double: common practice. */
+export const HEADER_PLIES = 2;
+
 const halfMm = ({ thicknessNm }: Section): number => thicknessNm / NM_PER_MM / 2;
 
 /** Places in a face's own axes: along its eave, and in from it. */
-const inFace = ({ form: { line } }: RoofFace, [x, y]: XYZ | XY): XY => [
+export const inFace = ({ form: { line } }: RoofFace, [x, y]: XYZ | XY): XY => [
   line.along[0] * x + line.along[1] * y,
   line.normal[0] * x + line.normal[1] * y - line.offsetMm,
 ];
@@ -40,6 +43,7 @@ const LOW: ReadonlySet<SideKind> = new Set(["valley"]);
 const HIGH: ReadonlySet<SideKind> = new Set(["hip"]);
 
 function roleOf(foot: SideKind, head: SideKind): RafterRole {
+  if (foot === "header" || head === "header") return "trimmed-rafter";
   const [low, high] = [LOW.has(foot), HIGH.has(head)];
   if (low && high) return "cripple-jack";
   if (low) return "valley-jack";
@@ -47,8 +51,9 @@ function roleOf(foot: SideKind, head: SideKind): RafterRole {
 }
 
 /** Half of what a rafter runs against, measured level along the rafter. */
-function offMm({ kind, sine }: Hit, { ridge, hip }: Sections): number {
+function offMm({ kind, sine }: Hit, { rafter, ridge, hip }: Sections): number {
   if (kind === "ridge") return halfMm(ridge);
+  if (kind === "header") return HEADER_PLIES * 2 * halfMm(rafter);
   if (kind === "hip" || kind === "valley") return halfMm(hip) / Math.max(sine, 0.05);
   return 0;
 }
@@ -56,18 +61,47 @@ function offMm({ kind, sine }: Hit, { ridge, hip }: Sections): number {
 const bevel = ({ kind, sine }: Hit): number =>
   kind === "hip" || kind === "valley" ? (Math.acos(Math.min(1, sine)) * 180) / Math.PI : 0;
 
+const pairs = (hits: readonly Hit[]): (readonly [Hit, Hit])[] =>
+  hits.flatMap((foot, index) => {
+    const head = hits[index + 1];
+    return index % 2 === 0 && head ? [[foot, head] as const] : [];
+  });
+
+/** Where a line up the slope lies on it: from eave to top, less what openings take out. */
+function runsAt(face: RoofFace, along: number): (readonly [Hit, Hit])[] {
+  const whole = pairs(hitsAt(face, face.wallSides, along));
+  return face.holes.reduce((runs, { ring }) => {
+    const gaps = pairs(hitsAt(face, ring, along));
+    return gaps.reduce(
+      (left, [low, high]) =>
+        left.flatMap(([foot, head]) => {
+          if (high.at <= foot.at || low.at >= head.at) return [[foot, head] as const];
+          const below = low.at > foot.at ? [[foot, low] as const] : [];
+          return high.at < head.at ? [...below, [high, head] as const] : below;
+        }),
+      runs,
+    );
+  }, whole);
+}
+
+/** Beyond the plate on plan: to the eave, further where it is carried down. */
+function tailAt(face: RoofFace, foot: Hit, along: number): number {
+  const out = hitsAt(face, face.sides, along)
+    .filter((hit) => hit.at < foot.at - 0.01)
+    .at(-1);
+  const carried = face.carried.flatMap(({ ring }) => hitsAt(face, ring, along).slice(0, 1));
+  const lowest = Math.min(out?.at ?? foot.at, ...carried.map(({ at }) => at));
+  return foot.at - lowest;
+}
+
 /** Every rafter of a face whose middle lies at a place along it. */
-function raftersAt(face: RoofFace, along: number, sections: Sections, id: string): FramingPiece[] {
+export function raftersAt(face: RoofFace, along: number, sections: Sections, id: string): FramingPiece[] {
   const { pitch, form } = face;
-  const wall = hitsAt(face, face.wallSides, along);
-  const out = hitsAt(face, face.sides, along);
   const pieces: FramingPiece[] = [];
-  for (let index = 0; index + 1 < wall.length; index += 2) {
-    const [foot, head] = [wall[index], wall[index + 1]];
-    if (!foot || !head || head.at - foot.at < SHORTEST_MM) continue;
+  for (const [foot, head] of runsAt(face, along)) {
+    if (head.at - foot.at < SHORTEST_MM) continue;
     const bears = foot.kind === "eave";
-    const outer = bears ? out.filter((hit) => hit.at < foot.at - 0.01).at(-1) : undefined;
-    const tailMm = outer ? foot.at - outer.at : 0;
+    const tailMm = bears ? tailAt(face, foot, along) : 0;
     const [headOffMm, footOffMm] = [offMm(head, sections), offMm(foot, sections)];
     const runMm = head.at - foot.at;
     if (runMm - headOffMm - footOffMm < SHORTEST_MM) continue;
@@ -78,7 +112,8 @@ function raftersAt(face: RoofFace, along: number, sections: Sections, id: string
       way[1] * along + normal[1] * v,
       fromHeightMm + foot.at / runPerRise,
     ];
-    const notch = bears && fromHeightMm < 0.1 ? notchOf(sections.rafter.depthNm, pitch) : undefined;
+    const onPlate = fromHeightMm < 0.1 || face.dormerId !== undefined;
+    const notch = bears && onPlate ? notchOf(sections.rafter.depthNm, pitch) : undefined;
     pieces.push(
       slopedStick({
         id: pieces.length === 0 ? id : `${id}.${pieces.length + 1}`,
@@ -104,6 +139,19 @@ function raftersAt(face: RoofFace, along: number, sections: Sections, id: string
     );
   }
   return pieces;
+}
+
+/** Rafters that lie beside an opening, two at each side; they take the place of those that would lie there anyway. */
+function trimmersOf(face: RoofFace, rafter: Section): { readonly id: string; readonly at: number }[] {
+  const thickMm = 2 * halfMm(rafter);
+  return face.holes.flatMap(({ featureId, ring }) => {
+    const places = ring.map(({ from }) => inFace(face, from)[0]);
+    const [left, right] = [Math.min(...places), Math.max(...places)];
+    return Array.from({ length: HEADER_PLIES }, (_, ply) => (ply + 0.5) * thickMm).flatMap((out, ply) => [
+      { id: `trimmer-${featureId}-left-${ply + 1}`, at: left - out },
+      { id: `trimmer-${featureId}-right-${ply + 1}`, at: right + out },
+    ]);
+  });
 }
 
 export type Layout = { readonly spacingMm: number; readonly fromEnd: boolean };
@@ -135,6 +183,15 @@ function endsUpright(face: RoofFace, at: number): boolean {
   });
 }
 
+/** Rafters of a dormer are laid out from its front, those of one slope from its left end. */
+function fromFront(face: RoofFace, [least, most]: readonly [number, number], spacingMm: number): number[] {
+  const front = face.wallSides.filter(({ kind }) => kind === "rake").map(({ from }) => inFace(face, from)[0]);
+  const begin = front.length === 1 && front[0] !== undefined ? front[0] : least;
+  const way = begin - least < most - begin ? 1 : -1;
+  const steps = Math.floor((most - least) / spacingMm + 1e-9);
+  return Array.from({ length: steps + 1 }, (_, step) => begin + way * step * spacingMm);
+}
+
 /** Middles of the rafters of a face along it: at the spacing from where the layout begins, and where it ends upright. */
 function placesAlong(
   face: RoofFace,
@@ -155,10 +212,13 @@ function placesAlong(
     ...(endsUpright(face, least) ? [least + halfWidthMm] : []),
     ...(endsUpright(face, most) ? [most - halfWidthMm] : []),
   ];
-  const between = Array.from({ length: steps + 1 }, (_, step) => {
+  const stepped = Array.from({ length: steps + 1 }, (_, step) => {
     const place = begin + way * step * spacingMm;
     return sameWay ? place : -place;
-  }).filter((at) => at > least + 1 && at < most - 1 && ends.every((end) => Math.abs(end - at) > 2 * halfWidthMm));
+  });
+  const clear = (at: number) => ends.every((end) => Math.abs(end - at) > 2 * halfWidthMm);
+  const places = face.dormerId === undefined ? stepped : fromFront(face, [least, most], spacingMm);
+  const between = places.filter((at) => at > least + 1 && at < most - 1 && clear(at));
   return [...ends, ...between].toSorted((a, b) => a - b);
 }
 
@@ -167,8 +227,17 @@ export function layRafters(form: RoofForm, layout: Layout, sections: Sections): 
   const axes = axesOf(form);
   return new Map(
     form.faces.map((face) => {
-      const places = placesAlong(face, axes, layout, halfMm(sections.rafter));
-      return [face.id, places.flatMap((at, index) => raftersAt(face, at, sections, `rafter-${face.id}-${index + 1}`))];
+      const trimmers = trimmersOf(face, sections.rafter);
+      const clear = (at: number) =>
+        trimmers.every(({ at: other }) => Math.abs(other - at) > 2 * halfMm(sections.rafter) - 0.1);
+      const places = placesAlong(face, axes, layout, halfMm(sections.rafter)).filter(clear);
+      const beside = trimmers.flatMap(({ id, at }) =>
+        raftersAt(face, at, sections, id).map((piece) => ({ ...piece, role: "trimmer-rafter" })),
+      );
+      return [
+        face.id,
+        [...beside, ...places.flatMap((at, index) => raftersAt(face, at, sections, `rafter-${face.id}-${index + 1}`))],
+      ];
     }),
   );
 }

@@ -4,6 +4,7 @@ import type { SpaceFigure } from "../../../drawing/spaceFigure";
 import type { XY, XYZ } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
+import type { StandingFace } from "../form";
 import { overPlateMm as heightAbovePlate, NOTCH_SHARE } from "../heights";
 
 const MM_PER_M = 1000;
@@ -127,6 +128,32 @@ export function levelStick(
       ],
       nearM: -thickM / 2,
       depthM: thickM,
+    },
+  };
+}
+
+/** A stick in the plane of an upright face, its outline along the face's foot and up from the plate; millimetres. */
+export function wallStick(
+  { id, role, section }: Named,
+  { form: { line } }: StandingFace,
+  outline: readonly XY[],
+  lengthMm: number,
+): FramingPiece {
+  const deepMm = section.depthNm / NM_PER_MM;
+  const { along, normal, offsetMm } = line;
+  const places = outline.map(([a]) => a);
+  const at = (a: number): XY => [along[0] * a + normal[0] * offsetMm, along[1] * a + normal[1] * offsetMm];
+  return {
+    id,
+    role,
+    sectionId: section.id,
+    ...planOf(at(Math.min(...places)), at(Math.max(...places)), deepMm),
+    cutLengthNm: Math.max(1, nm(lengthMm)),
+    inSpace: {
+      frame: { origin: inSpace([...at(0), 0]), along: [along[0], 0, -along[1]], up: [0, 1, 0] },
+      outline: outline.map(([a, z]) => [a / MM_PER_M, z / MM_PER_M]),
+      nearM: -deepMm / MM_PER_M / 2,
+      depthM: deepMm / MM_PER_M,
     },
   };
 }

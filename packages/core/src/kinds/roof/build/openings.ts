@@ -1,0 +1,103 @@
+import type { FramingPiece } from "../../../drawing/piece";
+import type { XY } from "../../../geometry/skeleton";
+import type { Section } from "../../../kinds";
+import { NM_PER_MM } from "../../../units";
+import type { RoofForm, StandingFace } from "../form";
+import { HEADER_PLIES } from "./rafters";
+import { levelStick, overPlateMm, wallStick } from "./sticks";
+
+type Timber = { readonly rafter: Section; readonly stud: Section; readonly spacingMm: number };
+
+const mm = (nm: number): number => nm / NM_PER_MM;
+
+/** Headers where an opening cuts rafters off: double, between the trimmers, outside the opening. */
+function headersOf({ faces }: RoofForm, { rafter }: Timber): FramingPiece[] {
+  return faces.flatMap((face) =>
+    face.holes.flatMap(({ featureId, ring }) => {
+      const headers = ring.filter(({ kind }) => kind === "header");
+      return headers.flatMap(({ from, to }, nth) => {
+        const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+        // The opening is on the left of its sides: its header lies on the right.
+        const out: XY = [(to[1] - from[1]) / length, -(to[0] - from[0]) / length];
+        return Array.from({ length: HEADER_PLIES }, (_, ply) => {
+          const by = (ply + 0.5) * mm(rafter.thicknessNm);
+          const end = ([x, y]: readonly [number, number, number]): XY => [x + out[0] * by, y + out[1] * by];
+          const id = `header-${featureId}-${nth + 1}-${ply + 1}`;
+          const topMm = Math.min(from[2], to[2]) + overPlateMm(rafter.depthNm, face.pitch);
+          return levelStick({ id, role: "rafter-header", section: rafter }, end(from), end(to), { topMm });
+        });
+      });
+    }),
+  );
+}
+
+type Edge = { readonly from: XY; readonly to: XY };
+
+/** The outline of an upright face in its own axes: along its foot, and up from the roof's plate. */
+function edgesOf({ form: { line, rings } }: StandingFace): Edge[] {
+  const flat = ([x, y, z]: readonly [number, number, number]): XY => [line.along[0] * x + line.along[1] * y, z];
+  return rings.flatMap((ring) => ring.map(({ from, to }) => ({ from: flat(from), to: flat(to) })));
+}
+
+const isUpright = ({ from, to }: Edge): boolean => Math.abs(to[0] - from[0]) < 0.5;
+const secantOf = ({ from, to }: Edge): number =>
+  Math.hypot(to[0] - from[0], to[1] - from[1]) / Math.abs(to[0] - from[0]);
+const heightAt = ({ from, to }: Edge, at: number): number =>
+  from[1] + ((at - from[0]) / (to[0] - from[0])) * (to[1] - from[1]);
+
+/** A wall of a dormer: a plate along its foot and along whatever is over it, studs between them at the spacing and at both ends. */
+function studsOf(wall: StandingFace, { stud, spacingMm }: Timber): FramingPiece[] {
+  const edges = edgesOf(wall).filter((edge) => !isUpright(edge));
+  const thick = mm(stud.thicknessNm);
+  const places = edges.flatMap(({ from, to }) => [from[0], to[0]]);
+  const [least, most] = [Math.min(...places), Math.max(...places)];
+  const plates = edges.map((edge, index) => {
+    const inwards = isFoot(edge, edges) ? thick * secantOf(edge) : -thick * secantOf(edge);
+    const outline: XY[] = [
+      edge.from,
+      edge.to,
+      [edge.to[0], edge.to[1] + inwards],
+      [edge.from[0], edge.from[1] + inwards],
+    ];
+    const lengthMm = Math.abs(edge.to[0] - edge.from[0]) * secantOf(edge);
+    return wallStick(
+      { id: `plate-${wall.id}-${index + 1}`, role: "dormer-plate", section: stud },
+      wall,
+      outline,
+      lengthMm,
+    );
+  });
+  const count = Math.floor((most - least - thick) / spacingMm + 1e-9);
+  const between = Array.from({ length: count }, (_, step) => least + (step + 1) * spacingMm);
+  const middles = [least + thick / 2, ...between.filter((at) => at < most - 1.5 * thick), most - thick / 2];
+  const studs = middles.flatMap((at, index) => {
+    const over = edges.filter(({ from, to }) => (at - from[0]) * (at - to[0]) <= 0);
+    const foot = over.filter((edge) => isFoot(edge, edges)).map((edge) => heightAt(edge, at) + thick * secantOf(edge));
+    const top = over.filter((edge) => !isFoot(edge, edges)).map((edge) => heightAt(edge, at) - thick * secantOf(edge));
+    const [low, high] = [Math.max(...foot), Math.min(...top)];
+    if (!(high - low > thick)) return [];
+    const outline: XY[] = [
+      [at - thick / 2, low],
+      [at + thick / 2, low],
+      [at + thick / 2, high],
+      [at - thick / 2, high],
+    ];
+    return [
+      wallStick({ id: `stud-${wall.id}-${index + 1}`, role: "dormer-stud", section: stud }, wall, outline, high - low),
+    ];
+  });
+  return [...plates, ...studs];
+}
+
+/** Whether an edge of an upright outline lies below the others. */
+function isFoot(edge: Edge, edges: readonly Edge[]): boolean {
+  const at = (edge.from[0] + edge.to[0]) / 2;
+  const over = edges.filter((other) => other !== edge && (at - other.from[0]) * (at - other.to[0]) <= 0);
+  return over.every((other) => heightAt(other, at) > heightAt(edge, at));
+}
+
+/** Headers round openings, and the walls of dormers. */
+export const layOpenings = (form: RoofForm, timber: Timber): FramingPiece[] => [
+  ...headersOf(form, timber),
+  ...form.standing.filter(({ dormerId }) => dormerId !== undefined).flatMap((wall) => studsOf(wall, timber)),
+];

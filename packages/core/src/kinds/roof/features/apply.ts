@@ -1,0 +1,114 @@
+import { overlapArea } from "../../../geometry";
+import type { XY, XYZ } from "../../../geometry/skeleton";
+import { NM_PER_MM } from "../../../units";
+import type { Hole, RoofFace, RoofForm, StandingFace } from "../form";
+import type { PlainSide, SideKind } from "../overhang";
+import { type DormerOverhang, dormerOf } from "./dormers";
+import { on, type PlacedFeature, placeFeature } from "./place";
+import { isDormer, type RoofFeature } from "./schema";
+
+const pointOf = ([x, y]: XY | XYZ) => ({ xNm: Math.round(x * NM_PER_MM), yNm: Math.round(y * NM_PER_MM) });
+
+/** A closed ring of places on a face, each with what the side from it to the next is. */
+export function ringOn(face: RoofFace, corners: readonly (readonly [XY, SideKind])[]): PlainSide[] {
+  return corners.map(([place, kind], index) => {
+    const [next] = corners[(index + 1) % corners.length] ?? [place];
+    return { from: on(face, place), to: on(face, next), kind, against: -1 };
+  });
+}
+
+/** Far below any eave: a notch takes the overhang with it. */
+const BELOW_MM = 4000;
+
+/** What is cut out of the slope, its corners against the clock seen from above. */
+function holeRing(placed: PlacedFeature): PlainSide[] {
+  const { feature, face, fromU, toU, fromD, toD, at, wallMm } = placed;
+  const lowD = feature.kind === "notch" ? -BELOW_MM : fromD;
+  const corner = (u: number, d: number, kind: SideKind): readonly [XY, SideKind] => [at(u, d), kind];
+  if (feature.kind !== "gable-dormer")
+    return ringOn(face, [
+      corner(fromU, lowD, feature.kind === "notch" ? "trim" : "header"),
+      corner(toU, lowD, "trim"),
+      corner(toU, toD, "header"),
+      corner(fromU, toD, "trim"),
+    ]);
+  const cheekD = fromD + wallMm / face.pitch;
+  return ringOn(face, [
+    corner(fromU, fromD, "header"),
+    corner(toU, fromD, "trim"),
+    corner(toU, cheekD, "valley"),
+    corner((fromU + toU) / 2, toD, "valley"),
+    corner(fromU, cheekD, "trim"),
+  ]);
+}
+
+function holeOf(placed: PlacedFeature): Hole {
+  const ring = holeRing(placed);
+  const outline = placed.face.sides.map(({ from }) => pointOf(from));
+  const planAreaM2 = overlapArea(
+    outline,
+    ring.map(({ from }) => pointOf(from)),
+  );
+  const { feature, fromU, toU } = placed;
+  return { featureId: feature.id, kind: feature.kind, ring, planAreaM2, widthMm: toU - fromU };
+}
+
+/** The stretch that an eave comes further down over, below the wall line and its overhang. */
+function carriedRing({ face, fromU, toU, fromD, at }: PlacedFeature, overhangMm: number): PlainSide[] {
+  const low = fromD - overhangMm;
+  return ringOn(face, [
+    [at(fromU, low), "eave"],
+    [at(toU, low), "rake"],
+    [at(toU, -overhangMm), "seam"],
+    [at(fromU, -overhangMm), "rake"],
+  ]);
+}
+
+const MM2_PER_M2 = 1e6;
+
+/** A face with its holes and what it is carried down by; areas are of what is left. */
+function changed(face: RoofFace, own: readonly PlacedFeature[], overhangMm: number): RoofFace {
+  const holes = own.filter(({ feature }) => feature.kind !== "carried-eave").map(holeOf);
+  const carried = own
+    .filter(({ feature }) => feature.kind === "carried-eave")
+    .map((placed) => ({
+      ring: carriedRing(placed, overhangMm),
+      planAreaM2: ((placed.toU - placed.fromU) * -placed.fromD) / MM2_PER_M2,
+    }));
+  const planAreaM2 =
+    face.planAreaM2 -
+    holes.reduce((sum, hole) => sum + hole.planAreaM2, 0) +
+    carried.reduce((sum, each) => sum + each.planAreaM2, 0);
+  return { ...face, holes, carried, planAreaM2, areaM2: planAreaM2 * Math.hypot(1, face.pitch) };
+}
+
+export type WithFeatures = {
+  readonly faces: readonly RoofFace[];
+  readonly standing: readonly StandingFace[];
+  readonly placed: readonly PlacedFeature[];
+};
+
+/** The form with every feature that can be placed cut in; those that cannot are told among the roof's problems. */
+export function withFeatures(
+  form: RoofForm,
+  features: readonly RoofFeature[],
+  edgeFrom: ReadonlyMap<string, XY>,
+  overhang: DormerOverhang & { readonly ofEdge: (edgeId: string) => number },
+): WithFeatures {
+  const placed = features.flatMap((feature) => {
+    const found = placeFeature(feature, form, edgeFrom);
+    return found.ok ? [found.placed] : [];
+  });
+  const dormers = placed
+    .filter(({ feature }) => isDormer(feature))
+    .map((each, index) => dormerOf(each, 10_000 + 10 * index, overhang));
+  const faces = form.faces.map((face) => {
+    const own = placed.filter((each) => each.face === face);
+    return own.length === 0 ? face : changed(face, own, overhang.ofEdge(face.edgeId));
+  });
+  return {
+    faces: [...faces, ...dormers.flatMap((dormer) => dormer.faces)],
+    standing: [...form.standing, ...dormers.flatMap((dormer) => dormer.standing)],
+    placed,
+  };
+}
