@@ -38,7 +38,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
     },
     [change, roof.kind],
   );
-  const lit = useMemo(() => new Set(edgeId ? slopesOf(drawn, edgeId) : []), [drawn, edgeId]);
+  const lit = useMemo(() => new Set(slopesOf(drawn, featureOf(active) ?? edgeId)), [drawn, active, edgeId]);
   return (
     <PartLayout
       phoneHeightPx={300}
@@ -102,8 +102,14 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
   );
 }
 
-/** What slopes up from an edge, on the drawing. */
-const slopesOf = (drawing: Drawing, edgeId: string): string[] =>
-  drawing.kind === "plan"
-    ? drawing.shapes.flatMap(({ id, role }) => (role === "slope" && id.split(/[/.]/)[0] === edgeId ? [id] : []))
-    : [];
+const featureOf = (path: string | undefined): string | undefined => /^features\.([^.]+)\./.exec(path ?? "")?.[1];
+
+/** What slopes up from an edge, or belongs to a feature, on the drawing. */
+function slopesOf(drawing: Drawing, id: string | undefined): string[] {
+  if (drawing.kind !== "plan" || id === undefined) return [];
+  const own = new Set([id, ...["left", "right", "slope"].map((side) => `${id}-${side}`)]);
+  return drawing.shapes.flatMap((shape) => {
+    const [edge = ""] = shape.id.split(/[/.]/);
+    return (shape.role === "slope" && own.has(edge)) || shape.id === id ? [shape.id] : [];
+  });
+}

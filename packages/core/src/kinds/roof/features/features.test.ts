@@ -179,4 +179,11 @@ describe("a new feature", () => {
       expect(made && roofKind.problems({ ...metric, features: [made] }, contexts.metric)).toEqual([]);
     },
   );
+
+  it("goes beside what is there", () => {
+    const first = newFeature(PLAIN, "chimney", "a", "one", "imperial");
+    const both = first && newFeature({ ...PLAIN, features: [first] }, "chimney", "a", "two", "imperial");
+    expect([first?.name, both?.name]).toEqual(["Chimney 1", "Chimney 2"]);
+    expect(first && both && messages(withIn(first, both))).toEqual([]);
+  });
 });

@@ -3,8 +3,7 @@ import { type Figure, noFigure } from "../../../parts/figure";
 import { feet, inches, type MeasuringSystem, metres, millimetres, type Nanometres, NM_PER_MM } from "../../../units";
 import { formOf, type RoofFace } from "../form";
 import type { Roof } from "../schema";
-import { placeFeature } from "./place";
-import { edgeStarts } from "./problems";
+import { edgeStarts, featureProblems } from "./problems";
 import { FEATURE_FIGURES, type FeatureKind, isDormer, MOST_FEATURES, type RoofFeature } from "./schema";
 
 type Sizes = {
@@ -42,15 +41,16 @@ const USUAL: Readonly<Record<FeatureKind, Readonly<Record<MeasuringSystem, Sizes
   },
 };
 
-/** How wide a slope is at a level distance in from its wall line, and where it begins there: millimetres along its edge. */
-function middleOf(face: RoofFace): number {
-  const places = face.wallSides.map(
-    ({ from }) => face.form.line.along[0] * from[0] + face.form.line.along[1] * from[1],
-  );
-  return (Math.min(...places) + Math.max(...places)) / 2;
+/** From end to end of a slope along its edge, in millimetres. */
+function spreadOf({ form, wallSides }: RoofFace): readonly [number, number] {
+  const { along } = form.line;
+  const places = wallSides.map(({ from }) => along[0] * from[0] + along[1] * from[1]);
+  return [Math.min(...places), Math.max(...places)];
 }
 
 const SCALES = [1, 0.75, 0.5, 0.35, 0.25, 0.15];
+/** Where its middle is tried along the slope, the slope's own middle first. */
+const SHARES = [0.5, 0.35, 0.65, 0.25, 0.75, 0.15, 0.85];
 
 /** A name that none of the roof's features has: `Chimney 2`. */
 function nameOf(roof: Roof, kind: FeatureKind): string {
@@ -62,8 +62,8 @@ function nameOf(roof: Roof, kind: FeatureKind): string {
 }
 
 /**
- * One more feature in the middle of the slope over an edge, as large as is commonly built or as fits. Nothing where the roof has no
- * such slope, or as many as there can be.
+ * One more feature in the slope over an edge, as near to its middle and as large as is commonly built and as there is room for. Nothing
+ * where the roof has no such slope, or as many features as there can be.
  */
 export function newFeature(
   roof: Roof,
@@ -86,9 +86,11 @@ export function newFeature(
     typed: "",
     assumed: true,
   };
-  const tried = SCALES.map((scale): RoofFeature => {
+  const [least, most] = spreadOf(face);
+  const make = (scale: number, share: number): RoofFeature => {
     const width = even(usual.width * scale);
-    const alongNm = Math.max(0, Math.round(((middleOf(face) - start) * NM_PER_MM - width / 2) / step) * step);
+    const middleNm = (least + share * (most - least) - start) * NM_PER_MM;
+    const alongNm = Math.max(0, Math.round((middleNm - width / 2) / step) * step);
     const own = (nm: number) => (nm === 0 ? unmeasured : assumedDimension(even(nm * scale)));
     return {
       id,
@@ -102,6 +104,13 @@ export function newFeature(
       wallHeight: own(usual.wall),
       pitch: isDormer({ kind }) ? pitch : noFigure,
     };
-  });
-  return tried.find((feature) => placeFeature(feature, formed.form, starts).ok) ?? tried.at(-1);
+  };
+  const stands = (feature: RoofFeature) =>
+    featureProblems({ ...roof, features: [...roof.features, feature] }).every(({ path }) => !path.includes(`.${id}.`));
+  const tried = SCALES.flatMap((scale) => SHARES.map((share) => () => make(scale, share)));
+  for (const attempt of tried) {
+    const feature = attempt();
+    if (stands(feature)) return feature;
+  }
+  return make(1, 0.5);
 }
