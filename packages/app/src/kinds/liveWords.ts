@@ -39,3 +39,10 @@ export function roofLive({ lines, pieces }: PartCount): string {
     ...(sheets > 0 ? [`${sheets} panels`] : []),
   ].join(", ");
 }
+
+/** `58 rafters, 41 panels`: of a roof by totals. */
+export function roofTotalsLive({ lines }: PartCount): string {
+  const rafters = quantityOf(lines.filter((line) => line.rule === "commonRafters"));
+  const sheets = quantityOf(lines.filter((line) => line.trade === "Sheathing" && line.unit === "sheet"));
+  return [`${rafters} rafters`, ...(sheets > 0 ? [`${sheets} panels`] : [])].join(", ");
+}

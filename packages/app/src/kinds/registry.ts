@@ -5,6 +5,7 @@ import { lengthFace } from "./length";
 import { masonryWallFace } from "./masonry-wall";
 import { pierFace } from "./pier";
 import { roofFace } from "./roof";
+import { roofTotalsFace } from "./roof-totals";
 import { roomFace } from "./room";
 import { spotsFace } from "./spots";
 import { storeyFace } from "./storey";
@@ -22,6 +23,7 @@ const FACES: Faces = {
   pier: pierFace,
   roof: roofFace,
   "wall-totals": wallTotalsFace,
+  "roof-totals": roofTotalsFace,
   length: lengthFace,
   area: areaFace,
   spots: spotsFace,

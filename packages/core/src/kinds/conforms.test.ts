@@ -10,6 +10,7 @@ import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
 import { pierKind } from "./pier";
 import { roofKind } from "./roof";
+import { roofTotalsKind } from "./roof-totals";
 import { roomKind } from "./room";
 import { spotsKind } from "./spots";
 import { studWallKind } from "./stud-wall";
@@ -136,5 +137,19 @@ describeKind(roofKind, [
       pitch: 0.25,
       overhangNm: millimetres(400),
     }),
+  },
+]);
+
+describeKind(roofTotalsKind, [
+  {
+    system: "imperial",
+    part: {
+      ...roofTotalsKind.defaults("t", "Roof", contexts.imperial),
+      area: { value: 120.88, typed: "", assumed: false },
+      pitch: { value: 7 / 12, typed: "", assumed: false },
+      eaves: measured(feet(76)),
+      rakes: measured(feet(66)),
+      ridges: measured(feet(39)),
+    },
   },
 ]);

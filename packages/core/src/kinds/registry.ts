@@ -8,6 +8,7 @@ import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
 import { pierKind } from "./pier";
 import { roofKind } from "./roof";
+import { roofTotalsKind } from "./roof-totals";
 import { roomKind } from "./room";
 import { spotsKind } from "./spots";
 import { storeyKind } from "./storey";
@@ -28,6 +29,7 @@ export const PART_KINDS = {
   surface: surfaceKind,
   storey: storeyKind,
   "wall-totals": wallTotalsKind,
+  "roof-totals": roofTotalsKind,
 } as const;
 
 type Kinds = typeof PART_KINDS;

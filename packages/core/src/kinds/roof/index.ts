@@ -60,7 +60,7 @@ export const roofKind: PartKind<Roof> = {
   rowsOf: roofRows,
   roles: ROOF_ROLES,
   functions: [],
-  slot: roofSlot,
+  slot: roofSlot(),
   outline: extentOf,
   draw: drawRoof,
   placeOf: ({ place, plate }) => ({ ...place, heightNm: plate.valueNm ?? 0 }),

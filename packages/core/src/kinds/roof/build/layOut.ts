@@ -55,7 +55,8 @@ function piecesOf(roof: Roof, choices: RoofChoices, longest: Longest, { context 
   ];
 }
 
-const formulaChoices = (choices: RoofChoices): ReadonlyMap<string, Value> =>
+/** What formulas know of a roof's choices; lengths in metres. */
+export const formulaChoices = (choices: RoofChoices): ReadonlyMap<string, Value> =>
   new Map<string, Value>([
     ...Object.entries(choices),
     ["rafterSpacing", toMetres(choices.rafterSpacing)],

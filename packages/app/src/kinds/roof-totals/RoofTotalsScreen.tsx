@@ -1,0 +1,51 @@
+import { ALONE, type RoofTotals } from "@wide-porch/core";
+import { SlotChoices } from "../../assembly/SlotChoices";
+import { UsesPanel } from "../../assembly/UsesPanel";
+import { Choice } from "../../components/Choice";
+import { Faint } from "../../components/Text";
+import { ConfirmPart } from "../../measure/ConfirmPart";
+import { FigureList } from "../../measure/FigureList";
+import { LiveCount } from "../../measure/LiveCount";
+import { MeasureList } from "../../measure/MeasureList";
+import { PartLayout } from "../../measure/PartLayout";
+import { PartName } from "../../measure/PartName";
+import { usePartFigures } from "../../measure/usePartFigures";
+import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
+import { roofTotalsLive } from "../liveWords";
+
+const TAKEN = [
+  { value: "slope", label: "Along the slopes" },
+  { value: "plan", label: "On plan" },
+] as const;
+
+/** A roof that nobody has drawn: its totals, counted by the same assemblies and marked as reckoned. */
+export default function RoofTotalsScreen({ part }: { readonly part: RoofTotals }) {
+  const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
+  return (
+    <PartLayout
+      drawing={undefined}
+      pad={pad}
+      lists={
+        <>
+          <PartName part={part} />
+          <ConfirmPart partId={part.id} />
+          <LiveCount partId={part.id} say={roofTotalsLive} />
+          <Faint>
+            Reckoned from totals: rafters along the eaves, each as long as the area over the eaves. Nothing is drawn.
+          </Faint>
+          <Choice
+            label="The area was taken"
+            options={TAKEN}
+            value={part.areaTaken}
+            onChange={(areaTaken) => change((now) => ("areaTaken" in now ? { ...now, areaTaken } : now))}
+          />
+          <FigureList slots={slots} activePath={active} onOpen={show} title="Totals" />
+          <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
+          <SlotChoices part={part} onChange={change} />
+          <UsesPanel part={part} />
+          <NotesAndPhotos part={part} />
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,73 @@
+import type { Assembly } from "../../../assemblies";
+import type { LaidPart, RoleWorking, Site } from "../../../layouts";
+import { problem } from "../../../problems/problem";
+import { ownValue } from "../../../records/ownValue";
+import { formatLength, metres, type Nanometres, piecesAtSpacing, pitchWays } from "../../../units";
+import { formulaChoices } from "../../roof/build/layOut";
+import { longestSold } from "../../roof/build/longest";
+import { choicesOf } from "../../roof/parameters";
+import { meanSlopeM } from "../quantities";
+import type { RoofTotals } from "../schema";
+
+const MOST_PIECES = 20_000;
+
+const repeat = (count: number, lengthNm: Nanometres): Nanometres[] => Array.from({ length: count }, () => lengthNm);
+
+/** A run in stock lengths, the last of them short. */
+function lengthsOf(runNm: Nanometres, longestNm: Nanometres): Nanometres[] {
+  if (runNm <= 0) return [];
+  if (!Number.isFinite(longestNm)) return [runNm];
+  const whole = Math.floor(runNm / longestNm);
+  const rest = runNm - whole * longestNm;
+  return rest > 0 ? [...repeat(whole, longestNm), rest] : repeat(whole, longestNm);
+}
+
+/**
+ * Rafters reckoned along the eaves at the spacing, each as long as the roof's area over its eaves: right in all for hips too, where long and
+ * short ones go together. Ridges, hips and valleys by their lengths.
+ */
+export function reckonRoofTotals(part: RoofTotals, assembly: Assembly, { library, context }: Site): LaidPart {
+  const choices = choicesOf(part, context.system);
+  const eavesNm = part.eaves.valueNm ?? 0;
+  const count = eavesNm === 0 ? 0 : piecesAtSpacing(eavesNm, choices.rafterSpacing);
+  const tooMany = count > MOST_PIECES;
+  const longest = longestSold(assembly, library);
+  const run = (role: string, sectionId: string, nm: Nanometres | null) => lengthsOf(nm ?? 0, longest(role, sectionId));
+  const lengths = new Map<string, Nanometres[]>([
+    ["common-rafter", tooMany ? [] : repeat(count, Math.max(1, metres(meanSlopeM(part))))],
+    ["ridge", run("ridge", choices.ridgeSection, part.ridges.valueNm)],
+    ["hip-rafter", run("hip-rafter", choices.hipSection, part.hips.valueNm)],
+    ["valley-rafter", run("valley-rafter", choices.hipSection, part.valleys.valueNm)],
+  ]);
+  return {
+    pieces: [],
+    draw: () => ({ kind: "none" }),
+    laid: {
+      lengthsNm: (role) => lengths.get(role) ?? [],
+      ask: () => undefined,
+      sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
+    },
+    choices: formulaChoices(choices),
+    reckoned: true,
+    repeats: 1,
+    words: {
+      name: part.name,
+      pitchWords: pitchWays(part.pitch.value ?? 0, context.system)[0] ?? "",
+      spacingWords: formatLength(choices.rafterSpacing, context.system),
+      dormerWords: "no dormers",
+      windowWords: "no roof windows",
+      chimneyWords: "no chimneys",
+    },
+    workingOf: (role) => reckonedWorking(lengths.get(role)?.length ?? 0),
+    problems: tooMany
+      ? [problem("too-many-pieces", "eaves", "These eaves come to more rafters than there can be. Check the unit.")]
+      : [],
+  };
+}
+
+const reckonedWorking = (count: number): RoleWorking => ({
+  formula: "reckoned from the totals, not laid out",
+  withNumbers: `reckoned: ${count}`,
+  steps: [],
+  from: [{ path: "eaves", label: "Eaves in all" }],
+});

@@ -1,0 +1,58 @@
+import { countPart } from "../../count/countPart";
+import { measured } from "../../parts/dimension";
+import { contexts, library } from "../../testing/library";
+import { rectangle, roofOf } from "../../testing/roofs";
+import { feet, inches } from "../../units";
+import { roofQuantities } from "../roof/quantities";
+import { type RoofTotals, roofTotalsKind } from "./index";
+
+const figure = (value: number) => ({ value, typed: "", assumed: false });
+const metresOf = (value: number | undefined) => measured(Math.round((value ?? 0) * 1e9), "");
+
+const drawn = roofOf("imperial", rectangle(feet(38), feet(26), ["eave", "gable", "eave", "gable"]), {
+  pitch: 7 / 12,
+  overhangNm: inches(14),
+  rakeNm: inches(10),
+});
+const of = roofQuantities(drawn);
+const totals: RoofTotals = {
+  ...roofTotalsKind.defaults("t", "Roof", contexts.imperial),
+  area: figure(of.area ?? 0),
+  pitch: figure(7 / 12),
+  eaves: metresOf(of.eaves),
+  rakes: metresOf(of.rakes),
+  ridges: metresOf(of.ridges),
+};
+const quantityOf = (part: typeof drawn | RoofTotals, rule: string) =>
+  countPart(part, "imperial", library).lines.find((line) => line.rule === rule)?.quantity;
+
+describe("a roof by totals", () => {
+  it("comes to the covering of the same roof drawn, and says that it is reckoned", () => {
+    for (const rule of ["roofPanels", "shingleBundles", "starter", "caps", "edgeMetal", "fasciaBoards", "gutterRun"])
+      expect([rule, quantityOf(totals, rule)]).toEqual([rule, expect.closeTo(quantityOf(drawn, rule) ?? -1, 6)]);
+    const { lines, openPoints } = countPart(totals, "imperial", library);
+    expect(lines.find((line) => line.rule === "commonRafters")?.basis).toBe("reckoned");
+    expect(openPoints.map(({ message }) => message).join()).toContain("Reckoned from totals");
+  });
+
+  it("reckons rafters along the eaves: 2 × 39 ft 8 in at 16 in, each as long as the area over the eaves", () => {
+    // 952 in are 59 1/2 spaces: 60, with the short one, and one to begin with.
+    expect(quantityOf(totals, "commonRafters")).toBe(61);
+  });
+
+  it("takes an area on plan as well: along the slopes it is the plan × √(1 + 49/144)", () => {
+    const plan: RoofTotals = { ...totals, areaTaken: "plan", area: figure(100) };
+    expect(roofTotalsKind.quantities(plan, { sharedOpenings: [] }).area).toBeCloseTo(100 * Math.sqrt(1 + 49 / 144), 6);
+  });
+
+  it("waits for area and pitch, and refuses what cannot be", () => {
+    expect(countPart({ ...totals, pitch: { value: null, typed: "", assumed: false } }, "imperial", library).waits).toBe(
+      true,
+    );
+    const wrong = (part: RoofTotals) => roofTotalsKind.problems(part, contexts.imperial).map(({ path }) => path);
+    expect(wrong({ ...totals, eaves: measured(-1, "") })).toEqual(["eaves"]);
+    expect(wrong({ ...totals, eaves: measured(0, "") })).toEqual(["eaves"]);
+    expect(wrong({ ...totals, area: figure(0) })).toEqual(["area"]);
+    expect(wrong({ ...totals, pitch: figure(90) })).toEqual(["pitch"]);
+  });
+});
