@@ -8,7 +8,9 @@ const node = (displayName, roots, extra = {}) => ({
   roots,
   testEnvironment: "node",
   testMatch: ["**/*.test.ts"],
-  transform: { "^.+\\.tsx?$": swc },
+  // The library of solids comes as a module only.
+  transform: { "^.+\\.tsx?$": swc, "manifold-3d/manifold\\.js$": swc },
+  transformIgnorePatterns: ["/node_modules/(?!manifold-3d/)"],
   ...extra,
 });
 

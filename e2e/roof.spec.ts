@@ -53,19 +53,36 @@ test("an L-shaped roof is walked, changed edge by edge, cut piece by piece, pric
   const wide = rows.find((row) => row[0] === "common rafters" && row[7] === 114);
   expect(wide?.slice(7, 10)).toEqual([114, 126.617, 144]);
 
+  // A dormer is looked at before it is in; its figures can be changed afterwards.
+  await page.getByRole("button", { name: "Put something in" }).click();
+  await page.getByRole("radio", { name: "What: Gabled dormer" }).click();
+  await expect(page.getByRole("img", { name: "The roof with Gabled dormer 1 in it" })).toBeVisible();
+  await page.getByRole("button", { name: "Put it in" }).click();
+  await page.getByRole("button", { name: /^Width: / }).click();
+  await enter(page, "Width of Gabled dormer 1", "90'");
+  await expect(page.getByText(/Gabled dormer 1 does not fit in the slope over Edge A/)).toBeVisible();
+  await enter(page, "Width of Gabled dormer 1", "3'");
+  await closePad(page);
+  await expect(page.getByText(/dormer studs$/)).toBeVisible();
+  await saved(page);
+
   await place(page, "Price");
   const total = page.getByTestId("price-total").getByText(/^\$/);
   const before = await total.innerText();
   await place(page, "Measure");
   await page.getByRole("link", { name: /^Roof 1/ }).click();
-  await page.getByRole("button", { name: /^Pitch: 6 in 12/ }).click();
-  await enter(page, "Pitch", "45°");
+  await page.getByRole("button", { name: "Try another pitch" }).click();
+  await page.getByLabel("Pitch on trial").fill("45°");
+  await page.getByLabel("Pitch on trial").press("Enter");
+  await expect(page.getByText(/Roof 1: Common rafters, 2 × 8/)).toHaveCount(0);
+  await expect(page.getByText(/Roof 1: Shingles/)).toBeVisible();
+  await page.getByRole("button", { name: "Take 12 in 12" }).click();
   await expect(page.getByRole("button", { name: /^Pitch: 12 in 12/ })).toBeVisible();
   await saved(page);
   await place(page, "Price");
   await expect(total).not.toHaveText(before);
   await place(page, "Quote");
-  await expect(page.getByText(/Frame the roof of Roof 1, pitch 12 in 12/)).toBeVisible();
+  await expect(page.getByText(/Frame the roof of Roof 1, pitch 6 in 12 and 12 in 12, .*/)).toBeVisible();
 });
 
 test("what no roof can be is said, and the last good one stays", async ({ page, address }) => {

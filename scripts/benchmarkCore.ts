@@ -1,4 +1,15 @@
-import { countJob, countPart, feet } from "@wide-porch/core/reckoning";
+import {
+  countJob,
+  countPart,
+  feet,
+  measured,
+  newRoofEdge,
+  newRoofFeature,
+  partContext,
+  type Roof,
+  type RoofFeature,
+  roofKind,
+} from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
 import { HyperFormula } from "hyperformula";
 import { house, houseWall, OPENINGS, WALLS } from "./largeHouse";
@@ -96,3 +107,52 @@ report("a spreadsheet of the same house, recalculated", sheetTimes);
 process.stdout.write(
   `a full count takes ${(median(countTimes) / median(sheetTimes)).toFixed(1)} times as long as the spreadsheet, which lays out nothing\n`,
 );
+
+/** A roof of twelve edges with two dormers, and one of sixty, each time of another pitch: form, framing and count. */
+const steps = (count: number): readonly { readonly out: number; readonly up: number }[] =>
+  Array.from({ length: count }, (_, index) => ({ out: 6 + (index % 3) * 2, up: index % 2 === 0 ? 4 : -4 }));
+
+function steppedRoof(edges: number, pitch: number, withDormers: boolean): Roof {
+  const context = partContext("imperial", library);
+  const notches = steps((edges - 4) / 2);
+  const far = notches.reduce((sum, { out }) => sum + out, 0) + 12;
+  const said = (count: number) => measured(feet(count), "");
+  const top = notches.flatMap(({ out, up }, index) => [
+    newRoofEdge(`t${index}`, "eave", up > 0 ? 90 : -90, said(out)),
+    newRoofEdge(`s${index}`, "eave", up > 0 ? -90 : 90, said(Math.abs(up))),
+  ]);
+  const risen = notches.reduce((sum, { up }) => sum - up, 0);
+  const outline = [
+    newRoofEdge("front", "eave", 90, said(far)),
+    newRoofEdge("right", "gable", 90, said(30)),
+    ...top,
+    newRoofEdge("last", "eave", 90, said(12)),
+    newRoofEdge("left", "gable", 90, said(30 + risen)),
+  ];
+  const roof: Roof = {
+    ...roofKind.defaults("roof", "Roof", context),
+    edges: outline,
+    pitch: { value: pitch, typed: "", assumed: false },
+  };
+  if (!withDormers) return roof;
+  const features: RoofFeature[] = [];
+  for (const kind of ["gable-dormer", "shed-dormer"] as const) {
+    const feature = newRoofFeature({ ...roof, features }, kind, "front", kind, "imperial");
+    if (feature) features.push(feature);
+  }
+  return { ...roof, features };
+}
+
+for (const [edges, withDormers, aim] of [
+  [12, true, 20],
+  [60, false, 150],
+] as const) {
+  const roofs = Array.from({ length: ROUNDS }, (_, round) => steppedRoof(edges, 0.4 + round / 1000, withDormers));
+  const [first] = roofs;
+  const placed = first ? countPart(first, "imperial", library).pieces.length : 0;
+  report(
+    `a roof of ${first?.edges.length} edges, ${first?.features.length} dormers, ${placed} pieces`,
+    times((round) => roofs[round] && countPart(roofs[round], "imperial", library)),
+    aim,
+  );
+}

@@ -18,6 +18,7 @@ import { EdgesPanel } from "./EdgesPanel";
 import { FeaturesPanel } from "./FeaturesPanel";
 import { ShapePanel } from "./ShapePanel";
 import { TimberList } from "./TimberList";
+import { TryPitch } from "./TryPitch";
 
 /** Changes of a roof; other kinds are left alone. */
 export type RoofChange = (roof: Roof) => Roof;
@@ -88,6 +89,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
             onOpen={show}
             title="The whole roof"
           />
+          <TryPitch roof={roof} onChange={changeRoof} />
           <TimberList count={count} name={roof.name} />
           <MeasureList
             measures={kind.measures(roof, context, ALONE)}
