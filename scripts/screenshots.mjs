@@ -59,9 +59,6 @@ async function phone(browser, address) {
   await page.getByRole("link", { name: /^House wall/ }).click();
   await page.getByTestId("live-count").waitFor();
   await take("wall");
-  await page.getByRole("button", { name: /^Window 1, Rough width/ }).click();
-  await page.getByRole("textbox").fill("3'2 1/2 + 1 1/4");
-  await take("tape-pad");
   await page.goto(`${job}/count`);
   await page
     .getByRole("button", { name: /^Studs/ })
@@ -95,6 +92,11 @@ async function phone(browser, address) {
   await page.goto(`${address}/jobs`);
   await page.getByText("Quillmoor").waitFor();
   await take("jobs");
+  await page.getByText("Skylark loft bedroom").click();
+  await page.getByRole("link", { name: /^Main roof/ }).click();
+  await page.getByTestId("live-count").waitFor();
+  await page.waitForTimeout(1500);
+  await take("roof");
   await page.goto(`${address}/price-list`);
   await page.getByText("2 × 12 sawn softwood").waitFor();
   await take("price-list");
