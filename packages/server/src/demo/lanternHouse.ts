@@ -285,7 +285,7 @@ const ROOFS: readonly DemoRoof[] = [
     rakeOverhang: "10",
     plate: "8'1 1/8",
     at: { x: "14'8 1/2", y: "-10'10 1/2", turnDegrees: 0 },
-    choices: { rafterSection: "2x6", rafterSpacing: 406_400_000, ridgeSection: "2x8" },
+    choices: { rafterSection: "2x6", rafterSpacing: 406_400_000, ridgeSection: "2x8", gableStuds: true },
   },
   {
     name: "Porch roof",

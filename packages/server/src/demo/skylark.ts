@@ -25,6 +25,7 @@ const MAIN_ROOF: DemoRoof = {
     ridgeSection: "2x12",
     hipSection: "2x12",
     collarEvery: 2,
+    gableStuds: true,
   },
 };
 

@@ -18,14 +18,21 @@ import { newRoof } from "./starts";
 const SAID: Readonly<Record<string, string>> = {
   rafterSection: "The timber of the rafters is assumed",
   rafterSpacing: "The spacing of the rafters is assumed",
+  gableStuds: "Whether gables are framed with the roof, or with the walls below, is assumed",
 };
 
+/** What is asked for comes to something: who frames the gables, where there are any. */
+const isAsked = (roof: Roof, name: string): boolean =>
+  name !== "gableStuds" || roof.edges.some(({ end }) => end === "gable" || end === "half-hip");
+
 const choicePoints = (roof: Roof): OpenPoint[] =>
-  ROOF_PARAMETERS.filter(({ asked, name }) => asked && isAssumed(roof, name)).map(({ name, path, label }) => ({
-    path,
-    kind: "assumed",
-    message: SAID[name] ?? `${label} is assumed`,
-  }));
+  ROOF_PARAMETERS.filter(({ asked, name }) => asked && isAssumed(roof, name) && isAsked(roof, name)).map(
+    ({ name, path, label }) => ({
+      path,
+      kind: "assumed",
+      message: SAID[name] ?? `${label} is assumed`,
+    }),
+  );
 
 function extentOf(roof: Roof) {
   const bounds = boundsOf(walkedCorners(roof.edges));

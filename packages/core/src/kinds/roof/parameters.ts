@@ -23,8 +23,10 @@ export const roofChoicesSchema = z.object({
   lookoutSpacing: lengthNm(inches(8), feet(6)),
   /** What takes over from timber that is not sold long enough. */
   engineeredSection: sectionId,
-  /** Of the walls of dormers. */
-  dormerStudSection: sectionId,
+  /** Gables are framed with the roof, from the wall plate up; not where a wall below is drawn with its gable. */
+  gableStuds: z.boolean(),
+  /** Of gables and of the walls of dormers. */
+  gableStudSection: sectionId,
 });
 export type RoofChoices = z.infer<typeof roofChoicesSchema>;
 export type RoofChoice = keyof RoofChoices;
@@ -55,7 +57,8 @@ export const ROOF_PARAMETERS: readonly SlotParameter[] = [
   timber(
     of("engineeredSection", "Past the longest timber sold", "section", { imperial: "eng-9.5", metric: "eng-240" }),
   ),
-  of("dormerStudSection", "Studs of dormers", "section", { imperial: "2x4", metric: "38x89" }),
+  of("gableStuds", "Gables are framed with the roof", "yes-no", both(true), true),
+  of("gableStudSection", "Studs of gables and dormers", "section", { imperial: "2x4", metric: "38x89" }),
 ];
 
 export const usualRoof = (system: MeasuringSystem): RoofChoices =>

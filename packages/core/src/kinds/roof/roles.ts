@@ -23,6 +23,8 @@ export const ROOF_ROLES: readonly Role[] = [
   stick("rafter-header", "headers of openings", "header", "Dormers and openings", "RH"),
   stick("dormer-stud", "dormer studs", "stud", "Dormers and openings", "DS"),
   stick("dormer-plate", "dormer plates", "plate", "Dormers and openings", "DP"),
+  stick("gable-stud", "gable studs", "stud", "Gables", "GS"),
+  stick("gable-plate", "gable plates", "plate", "Gables", "GP"),
   stick("ridge", "ridges", "header", RIDGES, "RB"),
   stick("hip-rafter", "hip rafters", "king", RIDGES, "HR"),
   stick("valley-rafter", "valley rafters", "king", RIDGES, "VR"),

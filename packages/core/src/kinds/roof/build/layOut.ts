@@ -13,7 +13,7 @@ import { beamsNeeded, fasciasApart } from "../problems";
 import type { Roof } from "../schema";
 import { layLines } from "./lines";
 import { type Longest, longestSold, withinStock } from "./longest";
-import { layOpenings } from "./openings";
+import { layGables, layOpenings } from "./openings";
 import { layOverhangs } from "./overhangs";
 import { layRafters } from "./rafters";
 import { layTies } from "./ties";
@@ -44,7 +44,9 @@ function piecesOf(roof: Roof, choices: RoofChoices, longest: Longest, { context 
     spacingMm: toMm(choices.lookoutSpacing),
     rafterSpacingMm: spacingMm,
   });
-  const openings = layOpenings(form, { rafter: sections.rafter, stud: section(choices.dormerStudSection), spacingMm });
+  const walls = { rafter: sections.rafter, stud: section(choices.gableStudSection), spacingMm };
+  const openings = layOpenings(form, walls);
+  const gables = choices.gableStuds ? layGables(roof, form, walls) : [];
   const ridgeMm = toMm(longest("ridge", choices.ridgeSection));
   return [
     ...ties,
@@ -52,6 +54,7 @@ function piecesOf(roof: Roof, choices: RoofChoices, longest: Longest, { context 
     ...[...rafters.values()].flat(),
     ...overhangs,
     ...openings,
+    ...gables,
   ];
 }
 

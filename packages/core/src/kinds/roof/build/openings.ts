@@ -3,6 +3,8 @@ import type { XY } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
 import type { RoofForm, StandingFace } from "../form";
+import { NOTCH_SHARE } from "../heights";
+import type { Roof } from "../schema";
 import { HEADER_PLIES } from "./rafters";
 import { levelStick, overPlateMm, wallStick } from "./sticks";
 
@@ -45,13 +47,23 @@ const secantOf = ({ from, to }: Edge): number =>
 const heightAt = ({ from, to }: Edge, at: number): number =>
   from[1] + ((at - from[0]) / (to[0] - from[0])) * (to[1] - from[1]);
 
-/** A wall of a dormer: a plate along its foot and along whatever is over it, studs between them at the spacing and at both ends. */
-function studsOf(wall: StandingFace, { stud, spacingMm }: Timber): FramingPiece[] {
+/** What the pieces of a wall are, and what lies over its studs: a plate of its own, or the end rafters, so far below the slope. */
+type Kind = {
+  readonly stud: string;
+  readonly plate: string;
+  readonly underMm: ((edge: Edge) => number) | undefined;
+};
+const DORMER: Kind = { stud: "dormer-stud", plate: "dormer-plate", underMm: undefined };
+
+/** A plate along its foot, and along what is over it where no rafter is, studs between them at the spacing and at both ends. */
+function studsOf(wall: StandingFace, { stud, spacingMm }: Timber, kind: Kind): FramingPiece[] {
   const edges = edgesOf(wall).filter((edge) => !isUpright(edge));
   const thick = mm(stud.thicknessNm);
+  const plated = kind.underMm ? edges.filter((edge) => isFoot(edge, edges)) : edges;
+  const underMm = kind.underMm ?? ((edge: Edge) => thick * secantOf(edge));
   const places = edges.flatMap(({ from, to }) => [from[0], to[0]]);
   const [least, most] = [Math.min(...places), Math.max(...places)];
-  const plates = edges.map((edge, index) => {
+  const plates = plated.map((edge, index) => {
     const inwards = isFoot(edge, edges) ? thick * secantOf(edge) : -thick * secantOf(edge);
     const outline: XY[] = [
       edge.from,
@@ -60,12 +72,7 @@ function studsOf(wall: StandingFace, { stud, spacingMm }: Timber): FramingPiece[
       [edge.from[0], edge.from[1] + inwards],
     ];
     const lengthMm = Math.abs(edge.to[0] - edge.from[0]) * secantOf(edge);
-    return wallStick(
-      { id: `plate-${wall.id}-${index + 1}`, role: "dormer-plate", section: stud },
-      wall,
-      outline,
-      lengthMm,
-    );
+    return wallStick({ id: `plate-${wall.id}-${index + 1}`, role: kind.plate, section: stud }, wall, outline, lengthMm);
   });
   const count = Math.floor((most - least - thick) / spacingMm + 1e-9);
   const between = Array.from({ length: count }, (_, step) => least + (step + 1) * spacingMm);
@@ -73,7 +80,7 @@ function studsOf(wall: StandingFace, { stud, spacingMm }: Timber): FramingPiece[
   const studs = middles.flatMap((at, index) => {
     const over = edges.filter(({ from, to }) => (at - from[0]) * (at - to[0]) <= 0);
     const foot = over.filter((edge) => isFoot(edge, edges)).map((edge) => heightAt(edge, at) + thick * secantOf(edge));
-    const top = over.filter((edge) => !isFoot(edge, edges)).map((edge) => heightAt(edge, at) - thick * secantOf(edge));
+    const top = over.filter((edge) => !isFoot(edge, edges)).map((edge) => heightAt(edge, at) - underMm(edge));
     const [low, high] = [Math.max(...foot), Math.min(...top)];
     if (!(high - low > thick)) return [];
     const outline: XY[] = [
@@ -83,7 +90,7 @@ function studsOf(wall: StandingFace, { stud, spacingMm }: Timber): FramingPiece[
       [at - thick / 2, high],
     ];
     return [
-      wallStick({ id: `stud-${wall.id}-${index + 1}`, role: "dormer-stud", section: stud }, wall, outline, high - low),
+      wallStick({ id: `stud-${wall.id}-${index + 1}`, role: kind.stud, section: stud }, wall, outline, high - low),
     ];
   });
   return [...plates, ...studs];
@@ -99,5 +106,16 @@ function isFoot(edge: Edge, edges: readonly Edge[]): boolean {
 /** Headers round openings, and the walls of dormers. */
 export const layOpenings = (form: RoofForm, timber: Timber): FramingPiece[] => [
   ...headersOf(form, timber),
-  ...form.standing.filter(({ dormerId }) => dormerId !== undefined).flatMap((wall) => studsOf(wall, timber)),
+  ...form.standing.filter(({ dormerId }) => dormerId !== undefined).flatMap((wall) => studsOf(wall, timber, DORMER)),
 ];
+
+/** The triangles over the plate of walls that end as gables: a plate along the foot, studs up to the end rafters. */
+export function layGables(roof: Roof, form: RoofForm, timber: Timber): FramingPiece[] {
+  const gabled = new Set(roof.edges.flatMap(({ id, end }) => (end === "gable" || end === "half-hip" ? [id] : [])));
+  // An end rafter's underside lies below the slope by its notch.
+  const underMm = (edge: Edge) => mm(timber.rafter.depthNm) * NOTCH_SHARE * secantOf(edge);
+  const kind: Kind = { stud: "gable-stud", plate: "gable-plate", underMm };
+  return form.standing
+    .filter(({ dormerId, edgeId }) => dormerId === undefined && gabled.has(edgeId))
+    .flatMap((wall) => studsOf(wall, timber, kind));
+}

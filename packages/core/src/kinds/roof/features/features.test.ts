@@ -157,6 +157,23 @@ describe("openings", () => {
   });
 });
 
+/** Worked by hand: 24 ft wide and 12 in 12, 2 × 8 rafters, studs of 1 1/2 in at 16 in. */
+describe("the gables under a roof", () => {
+  it("have studs at both ends and at the spacing between, up to the underside of the end rafters", () => {
+    const studs = runsOf(PLAIN, "gable-stud");
+    // 288 in: 16 to 272 in are 17, on each of two gables; at the very ends there is no room for one.
+    expect(studs).toHaveLength(2 * 17);
+    // At 144 in the slope is 144 in up: less 7 1/4 / 3 × √2 of notch, and 1 1/2 in of plate.
+    expect(studs[0]).toBeCloseTo(144 - (7.25 / 3) * Math.SQRT2 - 1.5, 2);
+    expect(studs.at(-1)).toBeCloseTo(16 - (7.25 / 3) * Math.SQRT2 - 1.5, 2);
+    expect(runsOf(PLAIN, "gable-plate")).toEqual([288, 288]);
+  });
+
+  it("are left to the walls below where it is said so", () => {
+    expect(runsOf({ ...PLAIN, choices: { gableStuds: false } }, "gable-stud")).toEqual([]);
+  });
+});
+
 describe("a new feature", () => {
   it.each(["gable-dormer", "shed-dormer", "roof-window", "chimney", "notch", "carried-eave"] as const)(
     "begins where it fits: %s, in both systems and on a small slope",
