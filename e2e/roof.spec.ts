@@ -81,6 +81,11 @@ test("an L-shaped roof is walked, changed edge by edge, cut piece by piece, pric
   await saved(page);
   await place(page, "Price");
   await expect(total).not.toHaveText(before);
+  await place(page, "Count");
+  await page.getByRole("radio", { name: "Show: 3D" }).click();
+  await page.getByRole("radio", { name: "Seen: From a side" }).click();
+  await page.getByRole("radio", { name: "From: Right of the plan" }).click();
+  await expect(page.getByRole("img", { name: "The outside from the right of the plan" })).toBeVisible();
   await place(page, "Quote");
   await expect(page.getByText(/Frame the roof of Roof 1, pitch 6 in 12 and 12 in 12, .*/)).toBeVisible();
 });
@@ -118,4 +123,21 @@ test("what no roof can be is said, and the last good one stays", async ({ page, 
   // Taken out of a storey: the roof lies over its outside, and an edge keeps how it ends.
   await page.getByRole("button", { name: "Lean-to" }).click();
   await expect(page.getByRole("button", { name: /^Edge C: .*Against a wall/ })).toBeVisible();
+});
+
+test("a roof is priced from its totals, and says what it does without", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "Roof from a report");
+  await addPart(page, "Roof by totals");
+  await enter(page, "Area in all", "1301.13 sqft");
+  await enter(page, "Pitch", "7/12");
+  await expect(page.getByText(/No eaves are entered: no rafters/)).toBeVisible();
+  await page.getByRole("button", { name: /^Eaves in all/ }).click();
+  await enter(page, "Eaves in all", "79'4");
+  await closePad(page);
+  // 952 in at 16 in are 59 1/2 spaces: 61 with the short one and the first.
+  await expect(page.getByTestId("live-count")).toContainText("61 rafters");
+  await saved(page);
+  await place(page, "Count");
+  await expect(page.getByRole("button", { name: /^Shingles, 4[34] bundles/ })).toBeVisible();
 });

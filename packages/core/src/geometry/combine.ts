@@ -29,3 +29,36 @@ export const union = (polygons: readonly Polygon[]): Polygon[] =>
 /** In square metres. */
 export const overlapArea = (a: Polygon, b: Polygon): number =>
   combine(ClipType.ctIntersection, [a], [b]).reduce((sum, ring) => sum + signedArea(ring), 0);
+
+/** What two polygons both cover, as rings. */
+export const overlapRings = (a: Polygon, b: Polygon): Polygon[] => combine(ClipType.ctIntersection, [a], [b]);
+
+/** What others leave of a polygon, as rings; a hole in it is a ring of its own, with the clock, and is left out. */
+export function difference(polygon: Polygon, others: readonly Polygon[]): Polygon[] {
+  if (others.length === 0) return [polygon];
+  return combine(ClipType.ctDifference, [polygon], others).filter((ring) => signedArea(ring) > 0);
+}
+
+/** A place well within a polygon: in the middle of its roomiest stretch between two corners' heights. Nothing for one of no area. */
+export function interiorPoint(polygon: Polygon): Point | undefined {
+  const ys = [...new Set(polygon.map(({ yNm }) => yNm))].toSorted((a, b) => a - b);
+  let best: { readonly point: Point; readonly wide: number } | undefined;
+  for (const [index, low] of ys.entries()) {
+    const high = ys[index + 1];
+    if (high === undefined) break;
+    const yNm = (low + high) / 2;
+    const crossings = polygon
+      .flatMap((from, nth) => {
+        const to = polygon[(nth + 1) % polygon.length] ?? from;
+        if (from.yNm > yNm === to.yNm > yNm) return [];
+        return [from.xNm + ((yNm - from.yNm) / (to.yNm - from.yNm)) * (to.xNm - from.xNm)];
+      })
+      .toSorted((a, b) => a - b);
+    for (let nth = 0; nth + 1 < crossings.length; nth += 2) {
+      const [left = 0, right = 0] = [crossings[nth], crossings[nth + 1]];
+      const wide = Math.min(right - left, high - low);
+      if (wide > (best?.wide ?? 0)) best = { point: { xNm: (left + right) / 2, yNm }, wide };
+    }
+  }
+  return best?.point;
+}

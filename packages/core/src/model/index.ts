@@ -1,3 +1,4 @@
+export * from "./elevation";
 export * from "./modelOf";
 export { ROOMS_GROUP } from "./roomSolids";
 export * from "./section";

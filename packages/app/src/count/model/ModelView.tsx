@@ -9,6 +9,7 @@ import { Waiting } from "../../components/Waiting";
 import { useJob } from "../../job/JobContext";
 import { type Camera, ForTheQuote } from "./ForTheQuote";
 import { SectionView } from "./SectionView";
+import { SideView } from "./SideView";
 
 /** three.js is large: it comes when somebody looks. */
 const ModelCanvas = lazy(() => import("./ModelCanvas"));
@@ -21,9 +22,11 @@ type Props = {
 
 const ALL = "";
 
-const LOOKS: readonly { readonly value: "space" | "section"; readonly label: string }[] = [
+type Look = "space" | "section" | "side";
+const LOOKS: readonly { readonly value: Look; readonly label: string }[] = [
   { value: "space", label: "In space" },
   { value: "section", label: "Cut through" },
+  { value: "side", label: "From a side" },
 ];
 
 /** What is hidden at first: it lies over what one wants to see. */
@@ -35,7 +38,7 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
   const router = useRouter();
   const [storey, setStorey] = useState(ALL);
   const [hidden, setHidden] = useState(COVERS);
-  const [look, setLook] = useState<"space" | "section">("space");
+  const [look, setLook] = useState<Look>("space");
   const all = useMemo(() => modelOf(counts, resolved, plan, context), [counts, resolved, plan, context]);
   const storeys = [...new Set(all.map((solid) => solid.storey))];
   const solids = useMemo(() => {
@@ -71,13 +74,13 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
   return (
     <>
       <Choice label="Seen" options={LOOKS} value={look} onChange={setLook} />
-      {look === "section" ? (
-        <SectionView solids={solids} onOpen={open} />
-      ) : (
+      {look === "section" ? <SectionView solids={solids} onOpen={open} /> : null}
+      {look === "side" ? <SideView solids={all} storey={storey === ALL ? undefined : storey} onOpen={open} /> : null}
+      {look === "space" ? (
         <Suspense fallback={<Waiting what="the model" />}>
           <ModelCanvas solids={solids} lit={lit} onPiece={open} onCamera={keepCamera} />
         </Suspense>
-      )}
+      ) : null}
       {litLine ? <Body role="status">{`Lit: ${litLine.description}, ${litLine.partName}`}</Body> : null}
       {look === "space" ? (
         <>
@@ -95,23 +98,25 @@ export function ModelView({ counts, onOpen, litLine }: Props) {
           options={[{ value: ALL, label: "All" }, ...storeys.map((each) => ({ value: each, label: each }))]}
         />
       ) : null}
-      <View className="gap-1">
-        <Faint>Hide</Faint>
-        <View className="flex-row flex-wrap gap-2">
-          {groups.map((label) => {
-            const away = hidden.includes(label);
-            return (
-              <Button
-                key={label}
-                label={label}
-                kind={away ? "main" : "plain"}
-                name={`${away ? "Show" : "Hide"} ${label.toLowerCase()}`}
-                onPress={() => setHidden(away ? hidden.filter((each) => each !== label) : [...hidden, label])}
-              />
-            );
-          })}
+      {look === "side" ? null : (
+        <View className="gap-1">
+          <Faint>Hide</Faint>
+          <View className="flex-row flex-wrap gap-2">
+            {groups.map((label) => {
+              const away = hidden.includes(label);
+              return (
+                <Button
+                  key={label}
+                  label={label}
+                  kind={away ? "main" : "plain"}
+                  name={`${away ? "Show" : "Hide"} ${label.toLowerCase()}`}
+                  onPress={() => setHidden(away ? hidden.filter((each) => each !== label) : [...hidden, label])}
+                />
+              );
+            })}
+          </View>
         </View>
-      </View>
+      )}
     </>
   );
 }

@@ -43,9 +43,6 @@ function problems(part: RoofTotals, { system }: PartContext): Problem[] {
       ? [problem("area", "area", `The area is more than nothing, and at most ${formatArea(LARGEST_M2, system)}.`)]
       : []),
     ...(wrongPitch ? [problem("pitch", "pitch", "The pitch is from 1 in 100 to 80°.")] : []),
-    ...(part.area.value !== null && (part.eaves.valueNm ?? 0) === 0 && (part.ridges.valueNm ?? 0) > 0
-      ? [problem("no-eaves", "eaves", "There are ridges and no eaves: rafters are reckoned along the eaves.")]
-      : []),
   ];
 }
 

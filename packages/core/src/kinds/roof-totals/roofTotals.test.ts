@@ -45,13 +45,18 @@ describe("a roof by totals", () => {
     expect(roofTotalsKind.quantities(plan, { sharedOpenings: [] }).area).toBeCloseTo(100 * Math.sqrt(1 + 49 / 144), 6);
   });
 
+  it("says that without eaves there are no rafters, and counts the rest", () => {
+    const { lines, problems } = countPart({ ...totals, eaves: measured(0, "") }, "imperial", library);
+    expect(problems.map(({ path }) => path)).toEqual(["eaves"]);
+    expect(lines.find(({ rule }) => rule === "roofPanels")?.quantity).toBeGreaterThan(0);
+  });
+
   it("waits for area and pitch, and refuses what cannot be", () => {
     expect(countPart({ ...totals, pitch: { value: null, typed: "", assumed: false } }, "imperial", library).waits).toBe(
       true,
     );
     const wrong = (part: RoofTotals) => roofTotalsKind.problems(part, contexts.imperial).map(({ path }) => path);
     expect(wrong({ ...totals, eaves: measured(-1, "") })).toEqual(["eaves"]);
-    expect(wrong({ ...totals, eaves: measured(0, "") })).toEqual(["eaves"]);
     expect(wrong({ ...totals, area: figure(0) })).toEqual(["area"]);
     expect(wrong({ ...totals, pitch: figure(90) })).toEqual(["pitch"]);
   });

@@ -11,6 +11,13 @@ import type { RoofTotals } from "../schema";
 
 const MOST_PIECES = 20_000;
 
+const TOO_MANY = problem(
+  "too-many-pieces",
+  "eaves",
+  "These eaves come to more rafters than there can be. Check the unit.",
+);
+const NO_EAVES = problem("no-eaves", "eaves", "No eaves are entered: no rafters, gutters or fascias are reckoned.");
+
 const repeat = (count: number, lengthNm: Nanometres): Nanometres[] => Array.from({ length: count }, () => lengthNm);
 
 /** A run in stock lengths, the last of them short. */
@@ -59,9 +66,7 @@ export function reckonRoofTotals(part: RoofTotals, assembly: Assembly, { library
       chimneyWords: "no chimneys",
     },
     workingOf: (role) => reckonedWorking(lengths.get(role)?.length ?? 0),
-    problems: tooMany
-      ? [problem("too-many-pieces", "eaves", "These eaves come to more rafters than there can be. Check the unit.")]
-      : [],
+    problems: [...(tooMany ? [TOO_MANY] : []), ...(eavesNm === 0 ? [NO_EAVES] : [])],
   };
 }
 
