@@ -2,7 +2,7 @@ import { overlapArea } from "../../../geometry";
 import type { XY, XYZ } from "../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../units";
 import type { Hole, RoofFace, RoofForm, StandingFace } from "../form";
-import type { PlainSide, SideKind } from "../overhang";
+import type { PlainSide, RoofSide, SideKind } from "../overhang";
 import { type DormerOverhang, dormerOf } from "./dormers";
 import { on, type PlacedFeature, placeFeature } from "./place";
 import { isDormer, type RoofFeature } from "./schema";
@@ -64,6 +64,35 @@ function carriedRing({ face, fromU, toU, fromD, at }: PlacedFeature, overhangMm:
   ]);
 }
 
+/** An eave has none where a notch is: no fascia and no gutter are counted across it. */
+function withoutNotches(face: RoofFace, notches: readonly PlacedFeature[]): RoofSide[] {
+  const { along } = face.form.line;
+  const alongOf = ([x, y]: XY | XYZ): number => along[0] * x + along[1] * y;
+  return notches
+    .reduce((sides: readonly RoofSide[], { fromU, toU, at }) => {
+      const [left, right] = [alongOf(at(fromU, 0)), alongOf(at(toU, 0))];
+      return sides.flatMap((side): RoofSide[] => {
+        if (side.kind !== "eave") return [side];
+        const [from, to] = [alongOf(side.from), alongOf(side.to)];
+        const share = (place: number) => Math.min(1, Math.max(0, (place - from) / (to - from)));
+        const [a, b] = [share(left), share(right)];
+        if (to - from < 1e-6 || b - a < 1e-9) return [side];
+        const place = (of: number): XYZ => [
+          side.from[0] + of * (side.to[0] - side.from[0]),
+          side.from[1] + of * (side.to[1] - side.from[1]),
+          side.from[2] + of * (side.to[2] - side.from[2]),
+        ];
+        const pieces: RoofSide[] = [
+          { ...side, to: place(a) },
+          { ...side, from: place(a), to: place(b), kind: "seam" },
+          { ...side, from: place(b) },
+        ];
+        return pieces.filter((each) => Math.hypot(each.to[0] - each.from[0], each.to[1] - each.from[1]) > 1e-6);
+      });
+    }, face.sides)
+    .slice();
+}
+
 const MM2_PER_M2 = 1e6;
 
 /** A face with its holes and what it is carried down by; areas are of what is left. */
@@ -79,7 +108,11 @@ function changed(face: RoofFace, own: readonly PlacedFeature[], overhangMm: numb
     face.planAreaM2 -
     holes.reduce((sum, hole) => sum + hole.planAreaM2, 0) +
     carried.reduce((sum, each) => sum + each.planAreaM2, 0);
-  return { ...face, holes, carried, planAreaM2, areaM2: planAreaM2 * Math.hypot(1, face.pitch) };
+  const sides = withoutNotches(
+    face,
+    own.filter(({ feature }) => feature.kind === "notch"),
+  );
+  return { ...face, sides, holes, carried, planAreaM2, areaM2: planAreaM2 * Math.hypot(1, face.pitch) };
 }
 
 export type WithFeatures = {

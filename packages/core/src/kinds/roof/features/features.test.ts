@@ -141,6 +141,8 @@ describe("openings", () => {
     const notch = feature("notch", { width: said(inches(36)), depth: said(inches(24)) });
     const [before, after] = [roofQuantities(overhung), roofQuantities({ ...overhung, features: [notch] })];
     expect(((before.planArea ?? 0) - (after.planArea ?? 0)) * SQFT_PER_M2).toBeCloseTo((36 * 38) / 144, 3);
+    // Neither fascia nor gutter goes across it.
+    expect(((before.eaves ?? 0) - (after.eaves ?? 0)) * INCHES_PER_M).toBeCloseTo(36, 4);
   });
 
   it("an eave carried down makes the rafters of its stretch longer", () => {

@@ -1,0 +1,166 @@
+import type { FaceSide, FormFace, XY, XYZ } from "../../geometry/skeleton";
+import { NM_PER_MM } from "../../units";
+import type { RoofFace, RoofForm, RoofLine, StandingFace } from "./formTypes";
+import { type PlacedEdge, slopeOf } from "./outline";
+import { carriedOut, heightOn, type SideKind } from "./overhang";
+import type { Roof } from "./schema";
+
+const MM2_PER_M2 = 1e6;
+
+const planArea = (places: readonly XYZ[]): number =>
+  places.reduce((sum, [x, y], index) => {
+    const [nextX, nextY] = places[(index + 1) % places.length] ?? [0, 0];
+    return sum + (x * nextY - nextX * y) / 2;
+  }, 0) / MM2_PER_M2;
+
+/** On plan, square metres. */
+export const areaOfSides = (sides: readonly { readonly from: XYZ }[]): number =>
+  planArea(sides.map(({ from }) => from));
+
+/** What a side is, seen from the face it bounds. */
+function kindOfSide(
+  face: FormFace,
+  side: FaceSide,
+  beyond: FormFace | undefined,
+  edges: readonly PlacedEdge[],
+): SideKind {
+  const level = Math.abs(side.to[2] - side.from[2]) < 0.1;
+  if (!beyond) return side.from[2] < 0.1 && level ? "eave" : "flat";
+  if (beyond.line.runPerRise === 0) {
+    const end = beyond.cheek ? "cheek" : edges[beyond.line.edge]?.edge.end;
+    if (end === "cheek") return "cheek";
+    if (end === "wall") return level ? "wall-top" : "wall-side";
+    // The foot of a half-hip over its gable is an eave, carried out as far as the rakes beside it.
+    if (end === "open") return "open";
+    return level ? "eave" : "rake";
+  }
+  if (beyond.line.edge === face.line.edge) return level ? "break" : "seam";
+  const middle: XY = [(side.from[0] + side.to[0]) / 2, (side.from[1] + side.to[1]) / 2];
+  const length = Math.hypot(side.to[0] - side.from[0], side.to[1] - side.from[1]) || 1;
+  // A step into the face, which lies on the left.
+  const within: XY = [
+    middle[0] - (side.to[1] - side.from[1]) / length,
+    middle[1] + (side.to[0] - side.from[0]) / length,
+  ];
+  const lower = heightOn(face, within) - heightOn(beyond, within);
+  if (Math.abs(lower) < 1e-6) return "seam";
+  if (lower < 0) return level ? "ridge" : "hip";
+  return "valley";
+}
+
+type Sides = {
+  readonly kindOf: (face: FormFace, side: FaceSide) => SideKind;
+  /** How far a side goes out beyond the wall line. */
+  readonly outMm: (face: FormFace, side: FaceSide) => number;
+  /** The side of a face beyond that meets a corner and goes out too. */
+  readonly outerBeside: (
+    against: number,
+    corner: XYZ,
+  ) => { readonly side: FaceSide; readonly outMm: number } | undefined;
+};
+
+const meets = (side: FaceSide, [x, y, z]: XYZ): boolean =>
+  [side.from, side.to].some((end) => Math.hypot(end[0] - x, end[1] - y, end[2] - z) < 0.01);
+
+/** What is known of sides once all faces are there. */
+function sidesAmong(roof: Roof, edges: readonly PlacedEdge[], all: readonly FormFace[]): Sides {
+  const byIndex = new Map(all.map((face) => [face.index, face]));
+  const overhangMm = (edge: number): number => {
+    const placed = edges[edge];
+    return placed ? slopeOf(roof, placed.edge).overhangNm / NM_PER_MM : 0;
+  };
+  const kindOf = (face: FormFace, side: FaceSide) => kindOfSide(face, side, byIndex.get(side.against), edges);
+  const outMm = (face: FormFace, side: FaceSide): number => {
+    const beyond = byIndex.get(side.against);
+    const kind = kindOf(face, side);
+    if (kind === "eave") return overhangMm(beyond ? beyond.line.edge : face.line.edge);
+    return kind === "rake" && beyond ? overhangMm(beyond.line.edge) : 0;
+  };
+  const outerBeside = (against: number, corner: XYZ) => {
+    const beyond = byIndex.get(against);
+    if (!beyond || beyond.line.runPerRise === 0) return undefined;
+    const side = beyond.rings.flat().find((each) => meets(each, corner) && outMm(beyond, each) > 0);
+    return side && { side, outMm: outMm(beyond, side) };
+  };
+  return { kindOf, outMm, outerBeside };
+}
+
+const edgeIdOf = (face: FormFace, edges: readonly PlacedEdge[]): string => edges[face.line.edge]?.edge.id ?? "";
+
+/** `a`, `a/2` for its second step, `a.2` for a second part of it. */
+function idOf(face: FormFace, ring: number, edges: readonly PlacedEdge[]): string {
+  const step = face.cheek ? "/cheek" : face.step === 0 ? "" : `/${face.step + 1}`;
+  return `${edgeIdOf(face, edges)}${step}${ring === 0 ? "" : `.${ring + 1}`}`;
+}
+
+function slopesOf(face: FormFace, edges: readonly PlacedEdge[], { kindOf, outMm, outerBeside }: Sides): RoofFace[] {
+  const pitch = 1 / face.line.runPerRise;
+  return face.rings.map((ring, index): RoofFace => {
+    const wallSides = ring.map((side) => ({ ...side, kind: kindOf(face, side) }));
+    const sides = carriedOut(face, wallSides, (side) => outMm(face, side), outerBeside);
+    const planAreaM2 = areaOfSides(sides);
+    return {
+      id: idOf(face, index, edges),
+      edgeId: edgeIdOf(face, edges),
+      form: face,
+      pitch,
+      wallSides,
+      sides,
+      holes: [],
+      carried: [],
+      planAreaM2,
+      areaM2: planAreaM2 * Math.hypot(1, pitch),
+    };
+  });
+}
+
+function standingOf(face: FormFace, edges: readonly PlacedEdge[]): StandingFace {
+  const { along } = face.line;
+  const areaMm2 = face.rings.flat().reduce((area, { from, to }) => {
+    const [a, b] = [from, to].map(([x, y, z]) => [along[0] * x + along[1] * y, z] as const);
+    return a && b ? area + (a[0] * b[1] - b[0] * a[1]) / 2 : area;
+  }, 0);
+  return { id: idOf(face, 0, edges), edgeId: edgeIdOf(face, edges), form: face, areaM2: areaMm2 / MM2_PER_M2 };
+}
+
+/** The faces of a skeleton as slopes and gables of a roof, the slopes carried down over its overhangs. */
+export function assembleForm(
+  roof: Roof,
+  edges: readonly PlacedEdge[],
+  all: readonly FormFace[],
+  flats: readonly (readonly XYZ[])[],
+): RoofForm {
+  const sides = sidesAmong(roof, edges, all);
+  const faces = all.filter((face) => face.line.runPerRise > 0).flatMap((face) => slopesOf(face, edges, sides));
+  const top = all.flatMap((face) => face.rings.flat().map(({ from }) => from[2]));
+  return {
+    faces,
+    standing: all.filter((face) => face.line.runPerRise === 0).map((face) => standingOf(face, edges)),
+    lines: linesOf(faces),
+    flatAreaM2: flats.reduce((sum, ring) => sum + planArea(ring), 0),
+    outlineAreaM2: planArea(edges.map(({ from }) => [from.xNm / NM_PER_MM, from.yNm / NM_PER_MM, 0])),
+    highestMm: top.reduce((a, b) => Math.max(a, b), 0),
+    features: [],
+  };
+}
+
+/** Every line once: where two faces share one, as the first of them has it. */
+export function linesOf(faces: readonly RoofFace[]): RoofLine[] {
+  const counts = new Map<SideKind, number>();
+  return faces.flatMap((face) =>
+    [...face.sides, ...face.carried.flatMap(({ ring }) => ring.filter(({ kind }) => kind === "rake"))].flatMap(
+      (side): RoofLine[] => {
+        const beyond = faces.find((each) => each.form.index === side.against);
+        if (side.kind === "seam" || (beyond && beyond.form.index < face.form.index)) return [];
+        const planMm = Math.hypot(side.to[0] - side.from[0], side.to[1] - side.from[1]);
+        const lengthMm = Math.hypot(planMm, side.to[2] - side.from[2]);
+        if (lengthMm < 0.5) return [];
+        const nth = (counts.get(side.kind) ?? 0) + 1;
+        counts.set(side.kind, nth);
+        const { from, to, kind } = side;
+        const faceIds = [face.id, ...(beyond ? [beyond.id] : [])];
+        return [{ id: `${kind}-${nth}`, kind, from, to, faceIds, planMm, lengthMm }];
+      },
+    ),
+  );
+}

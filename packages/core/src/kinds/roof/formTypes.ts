@@ -1,0 +1,71 @@
+import type { FormFace, SkeletonFailure, XYZ } from "../../geometry/skeleton";
+import type { PlacedFeature } from "./features/place";
+import type { FeatureKind } from "./features/schema";
+import type { PlainSide, RoofSide, SideKind } from "./overhang";
+
+/** What a feature takes out of a slope: a ring on it, against the clock. Trimmers lie at its sides, headers across it. */
+export type Hole = {
+  readonly featureId: string;
+  readonly kind: FeatureKind;
+  readonly ring: readonly PlainSide[];
+  readonly planAreaM2: number;
+  readonly widthMm: number;
+};
+
+/** A stretch that an eave comes further down over. */
+export type Carried = { readonly ring: readonly PlainSide[]; readonly planAreaM2: number };
+
+/** One plane of the roof. Places are in millimetres on the roof's own plan, heights above the plate. */
+export type RoofFace = {
+  readonly id: string;
+  readonly edgeId: string;
+  readonly form: FormFace;
+  /** Rise over run. */
+  readonly pitch: number;
+  /** On the line of the walls, against the clock. */
+  readonly wallSides: readonly PlainSide[];
+  /** Carried out over the overhangs. */
+  readonly sides: readonly RoofSide[];
+  readonly holes: readonly Hole[];
+  readonly carried: readonly Carried[];
+  /** Of a slope of a dormer: the feature; its plate stands over the roof's. */
+  readonly dormerId?: string;
+  readonly planAreaM2: number;
+  /** Along the slope. */
+  readonly areaM2: number;
+};
+
+/** An upright triangle or other end that stands on an edge: a gable. */
+export type StandingFace = {
+  readonly id: string;
+  readonly edgeId: string;
+  readonly form: FormFace;
+  readonly areaM2: number;
+  readonly dormerId?: string;
+};
+
+/** A line in which faces meet or end. */
+export type RoofLine = {
+  readonly id: string;
+  readonly kind: SideKind;
+  readonly from: XYZ;
+  readonly to: XYZ;
+  readonly faceIds: readonly string[];
+  readonly planMm: number;
+  readonly lengthMm: number;
+};
+
+export type RoofForm = {
+  readonly faces: readonly RoofFace[];
+  readonly standing: readonly StandingFace[];
+  readonly lines: readonly RoofLine[];
+  /** What lies level at the top, where the roof ends in a flat. */
+  readonly flatAreaM2: number;
+  readonly outlineAreaM2: number;
+  readonly highestMm: number;
+  /** What is put into its slopes, where it lies. */
+  readonly features: readonly PlacedFeature[];
+};
+
+export type FormFailure = SkeletonFailure | "unmeasured" | "outline" | "failed-check";
+export type Formed = { readonly ok: true; readonly form: RoofForm } | { readonly ok: false; readonly why: FormFailure };
