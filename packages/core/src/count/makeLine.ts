@@ -18,7 +18,7 @@ export function linesBySection(compiled: CompiledRule, round: Round, came: Came)
   const { quantity, supply } = came;
   const groups = bySection(piecesOf(compiled, round));
   if (groups.size === 0) {
-    const sectionId = String(round.ground.values.get("studSize") ?? "");
+    const sectionId = timberOf(compiled, round);
     return [makeLine(compiled, round, { quantity, supply, sectionId, pieces: [] })];
   }
   let all = 0;
@@ -26,6 +26,12 @@ export function linesBySection(compiled: CompiledRule, round: Round, came: Came)
   return Array.from(groups, ([sectionId, pieces]) =>
     makeLine(compiled, round, { quantity: (quantity * pieces.length) / all, supply, sectionId, pieces }),
   );
+}
+
+/** Of pieces that have no place: as the layout has it, else the part's own studs. */
+function timberOf({ roles: [role] }: CompiledRule, { laidPart, ground }: Round): string {
+  const own = role === undefined ? undefined : laidPart.timberOf?.(role);
+  return own ?? String(ground.values.get("studSize") ?? "");
 }
 
 /** One line for each item among the pieces counted: lintels as the table has them. */

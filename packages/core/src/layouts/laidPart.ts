@@ -16,6 +16,8 @@ export type LaidPart = {
   /** Made when it is asked for: only the part on screen is looked at. */
   readonly draw: () => Drawing;
   readonly laid: LaidOut;
+  /** The timber of what is reckoned without a place, by its role; the part's stud size where a kind does not say. */
+  readonly timberOf?: (role: string) => string;
   /** Choices that every such part has, by the names formulas use. */
   readonly choices: ReadonlyMap<string, Value>;
   /** From totals, not laid out. */

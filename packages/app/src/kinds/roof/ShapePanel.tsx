@@ -6,7 +6,9 @@ import {
   roofOverStorey,
   roofRing,
   SHAPE_WORDS,
+  withFlat,
   withoutBreak,
+  withoutFlat,
   withShape,
   withTwoPitches,
 } from "@wide-porch/core";
@@ -32,6 +34,7 @@ export function ShapePanel({ roof, onChange }: Props) {
   const { system } = context;
   const storeys = plan.storeys.filter((storey) => roofRing(storey).length > 0);
   const shape = (to: RoofShape) => onChange((now) => withShape(now, to, system));
+  const flat = roof.flatHeight.valueNm !== null;
   const broken = roof.breakHeight.valueNm !== null || roof.upperPitch.value !== null;
   return (
     <View className="gap-4">
@@ -66,6 +69,11 @@ export function ShapePanel({ roof, onChange }: Props) {
           label={broken ? "One pitch all the way up" : "Another pitch from a height up"}
           kind="plain"
           onPress={() => onChange((now) => (broken ? withoutBreak(now) : withTwoPitches(now, system)))}
+        />
+        <Button
+          label={flat ? "No flat at the top" : "A flat at the top"}
+          kind="plain"
+          onPress={() => onChange((now) => (flat ? withoutFlat(now) : withFlat(now, system)))}
         />
       </View>
     </View>

@@ -1,3 +1,4 @@
+import { starterPriceList } from "@wide-porch/library";
 import { countPart } from "../../count/countPart";
 import { measured } from "../../parts/dimension";
 import { contexts, library } from "../../testing/library";
@@ -38,6 +39,20 @@ describe("a roof by totals", () => {
   it("reckons rafters along the eaves: 2 × 39 ft 8 in at 16 in, each as long as the area over the eaves", () => {
     // 952 in are 59 1/2 spaces: 60, with the short one, and one to begin with.
     expect(quantityOf(totals, "commonRafters")).toBe(61);
+  });
+
+  it("orders everything from the price list: each line of it has a price", () => {
+    const codes = new Set(starterPriceList.map(({ code }) => code));
+    const full: RoofTotals = { ...totals, hips: metresOf(20), valleys: metresOf(6), wallTops: metresOf(3) };
+    const lines = countPart(full, "imperial", library).lines.filter(({ itemCode }) => itemCode !== "");
+    expect(lines.map(({ itemCode }) => itemCode).filter((code) => !codes.has(code))).toEqual([]);
+    const timber = lines.filter(({ buying }) => buying === "cut").map(({ rule, itemCode }) => [rule, itemCode]);
+    expect(timber).toEqual([
+      ["commonRafters", "timber/2x8"],
+      ["ridgePieces", "timber/2x10"],
+      ["hipRafters", "timber/2x10"],
+      ["valleyRafters", "timber/2x10"],
+    ]);
   });
 
   it("takes an area on plan as well: along the slopes it is the plan × √(1 + 49/144)", () => {

@@ -1,7 +1,8 @@
 import { assumedDimension, type Dimension, unmeasured } from "../../parts/dimension";
 import { type Figure, noFigure } from "../../parts/figure";
 import { changeById } from "../../parts/figures";
-import { feet, type MeasuringSystem, metres } from "../../units";
+import { feet, type MeasuringSystem, metres, millimetres, NM_PER_MM } from "../../units";
+import { formOf } from "./form";
 import { type EdgeEnd, MOST_EDGES, type Roof, type RoofEdge } from "./schema";
 import { newEdge } from "./starts";
 
@@ -68,3 +69,14 @@ export function withTwoPitches(roof: Roof, system: MeasuringSystem): Roof {
 
 /** With one pitch all the way up again. */
 export const withoutBreak = (roof: Roof): Roof => ({ ...roof, breakHeight: unmeasured, upperPitch: noFigure });
+
+/** Ended level half way up, assumed until it is measured; the same roof while it has no form. */
+export function withFlat(roof: Roof, system: MeasuringSystem): Roof {
+  const formed = formOf(roof);
+  if (!formed.ok) return roof;
+  const step = system === "imperial" ? feet(1) : millimetres(100);
+  const half = Math.round((formed.form.highestMm * NM_PER_MM) / 2 / step) * step;
+  return { ...roof, flatHeight: assumedDimension(Math.max(half, step)) };
+}
+
+export const withoutFlat = (roof: Roof): Roof => ({ ...roof, flatHeight: unmeasured });

@@ -94,8 +94,10 @@ export {
   withEdgeEnd,
   withEdgeOwn,
   withEdgeTurn,
+  withFlat,
   withoutBreak,
   withoutEdge,
+  withoutFlat,
   withTwoPitches,
 } from "./edges";
 export {

@@ -2,7 +2,7 @@ import { atMost } from "../../parts/limits";
 import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import { ownValue } from "../../records/ownValue";
-import { formatLength, type MeasuringSystem, metres } from "../../units";
+import { formatArea, formatLength, type MeasuringSystem, metres } from "../../units";
 import { featureProblems } from "./features/problems";
 import { LEAST_PITCH, MOST_PITCH, roofDimensions } from "./figures";
 import { type FormFailure, formOf } from "./form";
@@ -138,6 +138,20 @@ export function beamsNeeded(roof: Roof): Problem[] {
   if (kinds.length === 0) return [];
   const words = kinds.map((kind) => `${kind}s`).join(" and ");
   return [problem("low-pitch", "pitch", `Below 3 in 12 ${words} carry the rafters as beams: have them sized.`)];
+}
+
+/** What a flat at the top has beyond its covering is built like a floor: to be told, not left out without a word. */
+export function flatFrame(roof: Roof, system: MeasuringSystem): Problem[] {
+  const formed = formOf(roof);
+  if (!formed.ok || formed.form.flatAreaM2 === 0) return [];
+  const area = formatArea(formed.form.flatAreaM2, system);
+  return [
+    problem(
+      "flat-frame",
+      "flatHeight",
+      `The flat at the top, ${area}, is panelled and covered; its joists and kerb are not counted.`,
+    ),
+  ];
 }
 
 /** Corners where the eaves of unequal pitches do not meet, and the overhang that would bring them together. */

@@ -5,6 +5,7 @@ import { ownValue } from "../../../records/ownValue";
 import { formatLength, metres, type Nanometres, piecesAtSpacing, pitchWays } from "../../../units";
 import { formulaChoices } from "../../roof/build/layOut";
 import { longestSold } from "../../roof/build/longest";
+import { timberOf } from "../../roof/build/timberOf";
 import { choicesOf } from "../../roof/parameters";
 import { meanSlopeM } from "../quantities";
 import type { RoofTotals } from "../schema";
@@ -54,6 +55,7 @@ export function reckonRoofTotals(part: RoofTotals, assembly: Assembly, { library
       ask: () => undefined,
       sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
     },
+    timberOf: timberOf(choices),
     choices: formulaChoices(choices),
     reckoned: true,
     repeats: 1,

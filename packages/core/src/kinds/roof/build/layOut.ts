@@ -9,7 +9,7 @@ import { drawRoof } from "../draw";
 import type { FeatureKind } from "../features/schema";
 import { formOf, toMm } from "../form";
 import { choicesOf, type RoofChoices } from "../parameters";
-import { beamsNeeded, fasciasApart } from "../problems";
+import { beamsNeeded, fasciasApart, flatFrame } from "../problems";
 import type { Roof } from "../schema";
 import { layLines } from "./lines";
 import { type Longest, longestSold, withinStock } from "./longest";
@@ -17,6 +17,7 @@ import { layGables, layOpenings } from "./openings";
 import { layOverhangs } from "./overhangs";
 import { layRafters } from "./rafters";
 import { layTies } from "./ties";
+import { timberOf } from "./timberOf";
 import { roofWorking } from "./working";
 
 /** Past this nobody has counted: a slip of the unit. */
@@ -126,6 +127,7 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart
       ask: () => undefined,
       sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
     },
+    timberOf: timberOf(choices),
     choices: formulaChoices(choices),
     reckoned: false,
     repeats: 1,
@@ -140,6 +142,11 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart
         pieces.filter((piece) => piece.role === role && (sectionId === "" || piece.sectionId === sectionId)),
         context,
       ),
-    problems: [...problems, ...beamsNeeded(roof), ...fasciasApart(roof, context.system)],
+    problems: [
+      ...problems,
+      ...beamsNeeded(roof),
+      ...flatFrame(roof, context.system),
+      ...fasciasApart(roof, context.system),
+    ],
   };
 }

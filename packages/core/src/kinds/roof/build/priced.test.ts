@@ -1,0 +1,56 @@
+import { starterPriceList } from "@wide-porch/library";
+import { countPart } from "../../../count/countPart";
+import { withLongestSold } from "../../../order/longestSold";
+import { library } from "../../../testing/library";
+import { rectangle, roofOf, said } from "../../../testing/roofs";
+import { feet, inches, type MeasuringSystem, metres } from "../../../units";
+import type { RoofFeature } from "../features/schema";
+import { newFeature } from "../features/starts";
+import type { Roof } from "../schema";
+
+const sold = withLongestSold(library, starterPriceList);
+const codes = new Set(starterPriceList.map(({ code }) => code));
+
+/** Hipped at one end, gabled at the other, with one of each feature and overhangs wide enough for lookouts. */
+function full(system: MeasuringSystem, choices: Roof["choices"]): Roof {
+  const [long, deep] = system === "imperial" ? [feet(50), feet(40)] : [metres(15), metres(12)];
+  const roof: Roof = {
+    ...roofOf(system, rectangle(long, deep, ["eave", "eave", "eave", "gable"]), {
+      pitch: 0.8,
+      overhangNm: inches(16),
+      rakeNm: inches(20),
+      choices,
+    }),
+    flatHeight: said(metres(4.5)),
+  };
+  const features: RoofFeature[] = [];
+  for (const [kind, edgeId] of [
+    ["gable-dormer", "a"],
+    ["chimney", "c"],
+    ["roof-window", "c"],
+  ] as const) {
+    const feature = newFeature({ ...roof, features }, kind, edgeId, kind, system);
+    if (feature) features.push(feature);
+  }
+  return { ...roof, features };
+}
+
+describe.each(["imperial", "metric"] as const)("everything that a roof counts, %s", (system) => {
+  it.each(["shingles", "tiles", "sheets", "none"])("is in the price list, covered with %s", (covering) => {
+    for (const soffit of ["none", "vented", "plain"]) {
+      const roof = full(system, {
+        covering,
+        soffit,
+        ceilingJoists: true,
+        collarEvery: 1,
+        ridgeVent: true,
+        iceBarrier: true,
+      });
+      const { lines, problems } = countPart(roof, system, sold);
+      expect(problems.filter(({ code }) => code !== "past-stock" && code !== "flat-frame")).toEqual([]);
+      expect(lines.length).toBeGreaterThan(15);
+      const missing = lines.filter(({ itemCode }) => itemCode !== "" && !codes.has(itemCode));
+      expect(missing.map(({ rule, itemCode }) => [rule, itemCode])).toEqual([]);
+    }
+  });
+});

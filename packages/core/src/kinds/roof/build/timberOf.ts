@@ -1,0 +1,19 @@
+import type { RoofChoices } from "../parameters";
+
+const SECTIONS: Readonly<Record<string, keyof RoofChoices>> = {
+  ridge: "ridgeSection",
+  "hip-rafter": "hipSection",
+  "valley-rafter": "hipSection",
+  "ceiling-joist": "joistSection",
+  "collar-tie": "collarSection",
+  "gable-stud": "gableStudSection",
+  "gable-plate": "gableStudSection",
+  "dormer-stud": "gableStudSection",
+  "dormer-plate": "gableStudSection",
+};
+
+/** What pieces of a role are cut from; rafters of any kind, their headers, barges and lookouts from the rafters' own. */
+export const timberOf =
+  (choices: RoofChoices) =>
+  (role: string): string =>
+    String(choices[SECTIONS[role] ?? "rafterSection"]);
