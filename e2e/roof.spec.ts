@@ -141,3 +141,29 @@ test("a roof is priced from its totals, and says what it does without", async ({
   await place(page, "Count");
   await expect(page.getByRole("button", { name: /^Shingles, 4[34] bundles/ })).toBeVisible();
 });
+
+test("timbers are listed by their lengths on plan, with one pitch for all and one of its own", async ({
+  page,
+  address,
+}) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "Rafters to order");
+  await addPart(page, "Roof timbers");
+  await enter(page, "Pitch of the slopes", "6/12");
+  await page.getByRole("button", { name: "Common rafters", exact: true }).click();
+  await enter(page, "Length on plan of Common rafters", "12'");
+  await enter(page, "How many of Common rafters", "30");
+  await page.getByRole("button", { name: "Hip rafters", exact: true }).click();
+  await enter(page, "Length on plan of Hip rafters", "16' 11 5/8");
+  await closePad(page);
+  // 12 × 13.42 in for each foot of run, by the framing square: 161 in, from 14 ft. A hip over 12 ft of run is 18 in a foot.
+  await expect(page.getByRole("button", { name: /^30 common rafters, cut 13' 5", .* buy 14' 0"/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /^1 hip rafter, cut 18' 0", .* buy 20' 0"/ })).toBeVisible();
+  await page.getByRole("button", { name: "Pitch of its own: Hip rafters" }).click();
+  await enter(page, "Its own pitch of Hip rafters", "0");
+  await expect(page.getByText(/at least 0.12 in 12/).first()).toBeVisible();
+  await closePad(page);
+  await saved(page);
+  await place(page, "Quote");
+  await expect(page.getByText("Cut and fix the roof timbers listed, pitch 6 in 12.")).toBeVisible();
+});

@@ -34,14 +34,16 @@ export function WorkingSheet({ line, count, order, onModel }: Props) {
         <View className="rounded-md border border-rule bg-paper">
           <AnyDrawing
             drawing={count.drawing}
-            description={`Elevation of ${line.partName} with ${line.pieceIds.length} pieces marked: ${line.description.toLowerCase()}`}
+            description={`${count.drawing.kind === "plan" ? "Plan" : "Elevation"} of ${line.partName} with ${line.pieceIds.length} pieces marked: ${line.description.toLowerCase()}`}
             heightPx={170}
             litIds={lit}
             showFigures={false}
           />
         </View>
       ) : null}
-      {lit.size > 0 ? <Button label="See them in 3D" kind="plain" icon={Box} onPress={onModel} /> : null}
+      {lit.size > 0 && count.drawing.kind !== "none" ? (
+        <Button label="See them in 3D" kind="plain" icon={Box} onPress={onModel} />
+      ) : null}
       <Body>{line.working.sentence}</Body>
       <View className="gap-1 rounded-md border border-rule bg-sheet p-3">
         <Faint>{line.working.formula}</Faint>

@@ -5,6 +5,7 @@ import { lengthFace } from "./length";
 import { masonryWallFace } from "./masonry-wall";
 import { pierFace } from "./pier";
 import { roofFace } from "./roof";
+import { roofTimbersFace } from "./roof-timbers";
 import { roofTotalsFace } from "./roof-totals";
 import { roomFace } from "./room";
 import { spotsFace } from "./spots";
@@ -24,6 +25,7 @@ const FACES: Faces = {
   roof: roofFace,
   "wall-totals": wallTotalsFace,
   "roof-totals": roofTotalsFace,
+  "roof-timbers": roofTimbersFace,
   length: lengthFace,
   area: areaFace,
   spots: spotsFace,

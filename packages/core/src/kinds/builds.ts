@@ -3,6 +3,7 @@ import { layOutMasonryWall } from "./masonry-wall/build/layOut";
 import { layOutPier } from "./pier/build/layOut";
 import type { Part } from "./registry";
 import { layOutRoof } from "./roof/build/layOut";
+import { countRoofTimbers } from "./roof-timbers/build";
 import { reckonRoofTotals } from "./roof-totals/build";
 import { layOutStudWall } from "./stud-wall/build/layOut";
 import { reckonWallTotals } from "./wall-totals/build";
@@ -17,6 +18,7 @@ const BUILDS: Builds = {
   roof: layOutRoof,
   "wall-totals": reckonWallTotals,
   "roof-totals": reckonRoofTotals,
+  "roof-timbers": countRoofTimbers,
 };
 
 export function buildOf<P extends Part>(part: P): Build<P> | undefined {

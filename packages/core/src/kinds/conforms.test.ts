@@ -10,6 +10,7 @@ import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
 import { pierKind } from "./pier";
 import { roofKind } from "./roof";
+import { type ListedTimber, type RoofTimbers, roofTimbersKind, withTimber } from "./roof-timbers";
 import { roofTotalsKind } from "./roof-totals";
 import { roomKind } from "./room";
 import { spotsKind } from "./spots";
@@ -151,5 +152,20 @@ describeKind(roofTotalsKind, [
       rakes: measured(feet(66)),
       ridges: measured(feet(39)),
     },
+  },
+]);
+
+const timbers: RoofTimbers = {
+  ...roofTimbersKind.defaults("l", "Timbers", contexts.imperial),
+  pitch: { value: 0.5, typed: "", assumed: false },
+};
+function listed(list: RoofTimbers, role: ListedTimber): RoofTimbers {
+  const { rows, ...rest } = withTimber(list, role, role);
+  return { ...rest, rows: rows.map((row) => ({ ...row, plan: measured(feet(12)), count: 4 })) };
+}
+describeKind(roofTimbersKind, [
+  {
+    system: "imperial",
+    part: listed(listed(timbers, "common-rafter"), "hip-rafter"),
   },
 ]);

@@ -8,6 +8,7 @@ import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
 import { pierKind } from "./pier";
 import { roofKind } from "./roof";
+import { roofTimbersKind } from "./roof-timbers";
 import { roofTotalsKind } from "./roof-totals";
 import { roomKind } from "./room";
 import { spotsKind } from "./spots";
@@ -30,6 +31,7 @@ export const PART_KINDS = {
   storey: storeyKind,
   "wall-totals": wallTotalsKind,
   "roof-totals": roofTotalsKind,
+  "roof-timbers": roofTimbersKind,
 } as const;
 
 type Kinds = typeof PART_KINDS;
