@@ -22,13 +22,15 @@ export type PlanCanvasProps = {
   readonly litIds?: ReadonlySet<string> | undefined;
   readonly onFigure?: ((path: string) => void) | undefined;
   readonly onShape?: ((id: string, at: Px) => void) | undefined;
+  /** Where on the plan was pressed, for what is no shape: a corner. It goes before `onShape`. */
+  readonly onPlace?: ((place: { readonly xNm: number; readonly yNm: number }) => void) | undefined;
   readonly view?: PlanView;
   readonly showFigures?: boolean;
 };
 
 /** A plan in ink on paper. Figures that can be typed are buttons laid over it. */
 export function PlanCanvas(props: PlanCanvasProps) {
-  const { drawing, description, heightPx, view = WHOLE, showFigures = true, onShape, onFigure } = props;
+  const { drawing, description, heightPx, view = WHOLE, showFigures = true, onShape, onPlace, onFigure } = props;
   const [widthPx, setWidthPx] = useState(0);
   const bounds = useMemo(() => boundsOfPlan(drawing), [drawing]);
   const outside = showFigures && drawing.figures.some((figure) => figure.side === "outside");
@@ -40,12 +42,16 @@ export function PlanCanvas(props: PlanCanvasProps) {
     () => (showFigures ? drawing.figures.flatMap((figure) => placeFigure(figure, fit) ?? []) : []),
     [drawing.figures, fit, showFigures],
   );
-  const press = onShape && {
+  const press = (onShape || onPlace) && {
     onStartShouldSetResponder: () => true,
     onResponderRelease: ({ nativeEvent }: { nativeEvent: { locationX: number; locationY: number } }) => {
       const at = { x: nativeEvent.locationX, y: nativeEvent.locationY };
+      if (onPlace) {
+        onPlace(fit.back(at));
+        return;
+      }
       const found = shapeAt(drawing.shapes, fit, at);
-      if (found) onShape(found.id, at);
+      if (found) onShape?.(found.id, at);
     },
   };
   return (

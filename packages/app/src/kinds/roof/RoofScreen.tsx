@@ -1,4 +1,15 @@
-import { ALONE, type Drawing, type Part, type Roof } from "@wide-porch/core";
+import {
+  ALONE,
+  type Drawing,
+  formOf,
+  nearestRoofPoint,
+  type Part,
+  type PlanDrawing,
+  type PlanShape,
+  type Point,
+  type Roof,
+  type RoofPoint,
+} from "@wide-porch/core";
 import { useCallback, useMemo, useState } from "react";
 import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
@@ -14,6 +25,7 @@ import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { PlanCanvas } from "../../plan/PlanCanvas";
 import { roofLive } from "../liveWords";
+import { CheckDimension } from "./CheckDimension";
 import { EdgesPanel } from "./EdgesPanel";
 import { FeaturesPanel } from "./FeaturesPanel";
 import { ShapePanel } from "./ShapePanel";
@@ -28,6 +40,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
   const { kind, context, slots, active, show, change, pad } = usePartFigures(roof);
   const count = useLatestCount(roof.id);
   const [edgeId, setEdge] = useState<string>();
+  const [points, setPoints] = useState<readonly RoofPoint[]>();
   const [refusal, setRefusal] = useState<string>();
   const plain = useMemo(() => kind.draw(roof, context, ALONE), [kind, roof, context]);
   const drawn = count?.drawing.kind === "plan" ? count.drawing : plain;
@@ -39,6 +52,11 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
     },
     [change, roof.kind],
   );
+  const pressed = (place: Point) => {
+    const formed = formOf(roof);
+    const found = formed.ok ? nearestRoofPoint(formed.form, place) : undefined;
+    if (found) setPoints((now) => (now && now.length < 2 ? [...now, found] : [found]));
+  };
   const lit = useMemo(() => new Set(slopesOf(drawn, featureOf(active) ?? edgeId)), [drawn, active, edgeId]);
   return (
     <PartLayout
@@ -47,12 +65,13 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
         drawn.kind === "plan"
           ? (heightPx) => (
               <PlanCanvas
-                drawing={drawn}
+                drawing={points ? withPoints(drawn, points) : drawn}
                 description={`Plan of ${roof.name}: ${roof.edges.length} edges`}
                 heightPx={heightPx}
                 activePath={active}
                 litIds={lit}
                 onFigure={show}
+                onPlace={points ? pressed : undefined}
               />
             )
           : undefined
@@ -63,6 +82,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
           <PartName part={roof} />
           <ConfirmPart partId={roof.id} />
           <LiveCount partId={roof.id} say={roofLive} />
+          <CheckDimension roof={roof} points={points} onPoints={setPoints} />
           {kind
             .openPoints(roof, context)
             .filter((point) => point.kind === "conflict")
@@ -102,6 +122,19 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
       }
     />
   );
+}
+
+const MARK_NM = 120_000_000;
+
+/** With the corners that were pressed marked, and the line between them. */
+function withPoints(drawing: PlanDrawing, points: readonly RoofPoint[]): PlanDrawing {
+  const marks = points.map(({ point: { xNm, yNm } }, index): PlanShape => {
+    const corner = (x: number, y: number) => ({ xNm: xNm + x * MARK_NM, yNm: yNm + y * MARK_NM });
+    const places = [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)];
+    return { id: `check-${index}`, role: "gap", points: places, closed: true };
+  });
+  const line: PlanShape = { id: "check", role: "walk", points: points.map(({ point }) => point), closed: false };
+  return { ...drawing, shapes: [...drawing.shapes, ...marks, ...(points.length > 1 ? [line] : [])] };
 }
 
 const featureOf = (path: string | undefined): string | undefined => /^features\.([^.]+)\./.exec(path ?? "")?.[1];

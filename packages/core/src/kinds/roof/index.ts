@@ -89,6 +89,7 @@ export const roofKind: PartKind<Roof> = {
   },
 };
 
+export { betweenPoints, nearestRoofPoint, type RoofPoint, roofPoints } from "./check";
 export {
   withEdgeAfter,
   withEdgeEnd,
