@@ -153,6 +153,7 @@ test("timbers are listed by their lengths on plan, with one pitch for all and on
   await page.getByRole("button", { name: "Common rafters", exact: true }).click();
   await enter(page, "Length on plan of Common rafters", "12'");
   await enter(page, "How many of Common rafters", "30");
+  await closePad(page);
   await page.getByRole("button", { name: "Hip rafters", exact: true }).click();
   await enter(page, "Length on plan of Hip rafters", "16' 11 5/8");
   await closePad(page);

@@ -39,8 +39,8 @@ const pitchSlot = (path: string, label: string, of: string, figure: Figure): Fig
   return { path, label, of, measure: "pitch", figure, least: LEAST_PITCH, most: MOST_PITCH };
 };
 
+/** How many comes after the length on the pad, the pitch for all of them last. */
 const figures = (list: RoofTimbers): readonly FigureSlot[] => [
-  pitchSlot("pitch", "Pitch of the slopes", "", list.pitch),
   ...list.rows.flatMap((row): FigureSlot[] => {
     const of = timberName(list, row.id);
     return [
@@ -48,6 +48,7 @@ const figures = (list: RoofTimbers): readonly FigureSlot[] => [
       ...(row.pitch.value === null ? [] : [pitchSlot(`rows.${row.id}.pitch`, "Its own pitch", of, row.pitch)]),
     ];
   }),
+  pitchSlot("pitch", "Pitch of the slopes", "", list.pitch),
 ];
 
 function problems(list: RoofTimbers, { system }: PartContext): Problem[] {
