@@ -1,8 +1,7 @@
 import { countPart } from "../../count/countPart";
-import { contexts, library } from "../../testing/library";
+import { library } from "../../testing/library";
 import { rectangle, roofOf, said, type TestEdge } from "../../testing/roofs";
 import { metres, millimetres } from "../../units";
-import { roofKind } from "./index";
 import type { Roof } from "./schema";
 import { ROOF_SHAPES, withShape } from "./starts";
 
@@ -13,11 +12,14 @@ const yardOf = (wide: number, overhang: number) =>
     pitch: 0.7,
     overhangNm: millimetres(overhang),
   });
-const messages = (roof: Roof) => roofKind.problems(roof, contexts.metric).map(({ message }) => message);
+const messages = (roof: Roof) =>
+  countPart(roof, "metric", library)
+    .problems.filter(({ code }) => code === "overhangs-meet")
+    .map(({ message }) => message);
 
 describe("overhangs across a narrow yard", () => {
-  it("that come over each other are refused, with how much: 2 × 500 mm in 900 over 5 m", () => {
-    expect(messages(yardOf(0.9, 500)).join()).toContain("0.5 m² would lie over each other");
+  it("that come over each other are told, with how much: 2 × 500 mm in 900 over 5 m", () => {
+    expect(messages(yardOf(0.9, 500)).join()).toContain("0.5 m² is counted twice");
     expect(messages(yardOf(1.2, 500))).toEqual([]);
   });
 

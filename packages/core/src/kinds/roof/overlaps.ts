@@ -27,13 +27,13 @@ function overlapOf(form: RoofForm): number {
   return overlap;
 }
 
-/** Overhangs that come over each other: the roof would be counted twice there. */
+/** Overhangs that come over other slopes, across a narrow yard or over a lower wing: told, as that much is counted twice. */
 export function overhangsMeet(roof: Roof, system: MeasuringSystem): Problem[] {
   const formed = formOf(roof);
   if (!formed.ok) return [];
   const overlap = overlapOf(formed.form);
   if (overlap < LEAST_M2) return [];
-  const message = `Overhangs meet across the roof's outline: ${formatArea(overlap, system)} would lie over each other. Make them less, or the edges' own.`;
+  const message = `Overhangs lie over other slopes: ${formatArea(overlap, system)} is counted twice. Make them less there, or take it off by hand.`;
   return [problem("overhangs-meet", "overhang", message)];
 }
 

@@ -7,7 +7,6 @@ import { featureProblems } from "./features/problems";
 import { LEAST_PITCH, MOST_PITCH, roofDimensions } from "./figures";
 import { type FormFailure, formOf } from "./form";
 import { edgeName, outlineOfRoof, slopeOf } from "./outline";
-import { overhangsMeet } from "./overlaps";
 import { choicesOf } from "./parameters";
 import type { Roof } from "./schema";
 
@@ -121,12 +120,7 @@ export function roofProblems(roof: Roof, context: PartContext): readonly Problem
   if (figures.length > 0) return figures;
   const crossing = crossingProblems(roof);
   if (crossing.length > 0) return crossing;
-  return [
-    ...shapeProblems(roof),
-    ...overhangsMeet(roof, system),
-    ...featureProblems(roof),
-    ...sectionProblems(roof, context),
-  ];
+  return [...shapeProblems(roof), ...featureProblems(roof), ...sectionProblems(roof, context)];
 }
 
 /** Below this ridges, hips and valleys carry as beams: IRC R802.4.4 (from memory). */

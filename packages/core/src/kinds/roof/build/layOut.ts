@@ -8,7 +8,7 @@ import { formatLength, pitchWays, toMetres } from "../../../units";
 import { drawRoof } from "../draw";
 import type { FeatureKind } from "../features/schema";
 import { formOf, toMm } from "../form";
-import { unreachedHeights } from "../overlaps";
+import { overhangsMeet, unreachedHeights } from "../overlaps";
 import { choicesOf, type RoofChoices } from "../parameters";
 import { beamsNeeded, fasciasApart, flatFrame } from "../problems";
 import type { Roof } from "../schema";
@@ -148,6 +148,7 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart
       ...beamsNeeded(roof),
       ...flatFrame(roof, context.system),
       ...unreachedHeights(roof, context.system),
+      ...overhangsMeet(roof, context.system),
       ...fasciasApart(roof, context.system),
     ],
   };
