@@ -29,8 +29,13 @@ test("a rule of an option is priced apart, in the price once it is taken, and in
   await page.getByLabel("What is it called?").fill("Gate set");
   await page.getByRole("button", { name: "A plain set" }).click();
   await expect(page.getByText("It comes out.")).toBeVisible();
-  await page.getByRole("button", { name: /^Rule Parts:/ }).click();
-  await page.getByLabel("Belongs to an option", { exact: false }).fill("Better hinges");
+  const option = page.getByLabel("Belongs to an option", { exact: false });
+  // On a slow machine the editor may be drawn anew under the press.
+  await expect(async () => {
+    if (!(await option.isVisible())) await page.getByRole("button", { name: /^Rule Parts:/ }).click();
+    await expect(option).toBeVisible({ timeout: 3000 });
+  }).toPass();
+  await option.fill("Better hinges");
   await page.getByLabel("Words in the quote").first().fill("Hang each gate on hinges, {parts} in all.");
   await page.getByRole("button", { name: "Save version 1" }).click();
   await expect(page.getByText("Version 1, saved")).toBeVisible();
