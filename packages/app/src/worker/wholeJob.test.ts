@@ -1,5 +1,6 @@
 import {
   assumedDimension,
+  isRoom,
   type Job,
   JobSheets,
   measured,
@@ -63,10 +64,10 @@ const anyChange: fc.Arbitrary<Change> = fc.oneof(
 /** What one person does next to the job: a room's size, its ceiling, a choice of a wall, a wall gone or back. */
 function after(parts: readonly Part[], change: Change): Part[] {
   return parts.map((part, index) => {
-    if (change.what === "size" && part.kind === "room" && index === change.room) {
+    if (change.what === "size" && isRoom(part) && index === change.room) {
       return withRuns(part, inches(change.a), inches(change.b));
     }
-    if (change.what === "ceiling" && part.kind === "room" && index === change.room) {
+    if (change.what === "ceiling" && isRoom(part) && index === change.room) {
       const shape = { value: "sloped" as const, assumed: false };
       return { ...part, ceiling: { ...part.ceiling, shape, highHeight: measured(inches(change.high), "") } };
     }

@@ -1,11 +1,11 @@
 import type { Drawing, PlanDrawing, PlanFigure, PlanLabel, PlanRole, PlanShape } from "../../drawing/drawing";
-import { headingFrom, type Point, rightOf } from "../../geometry";
+import { along, headingFrom, type Point, rightOf } from "../../geometry";
 import type { XYZ } from "../../geometry/skeleton";
 import type { PartContext } from "../../parts/partKind";
 import { formatLength, NM_PER_MM, pitchWays } from "../../units";
 import { isDormer } from "./features/schema";
 import { formOf, type RoofFace, type RoofForm } from "./form";
-import { edgeName, outlineOfRoof, walkedCorners } from "./outline";
+import { edgeName, outlineOfRoof, slopeOf, walkedCorners } from "./outline";
 import type { SideKind } from "./overhang";
 import type { Roof } from "./schema";
 
@@ -80,11 +80,14 @@ function figures(roof: Roof, { system }: PartContext): PlanFigure[] {
     const heading = headingFrom(from, to);
     if (!heading) return [];
     const { x, y } = rightOf(heading);
+    // Beyond the overhang, so that the figure does not lie over its line.
+    const { overhangNm } = slopeOf(roof, edge);
+    const beyond = (point: Point): Point => along(point, { x, y }, overhangNm);
     return [
       {
         id: edge.id,
-        from,
-        to,
+        from: beyond(from),
+        to: beyond(to),
         towards: { x, y },
         side: "outside",
         text: formatLength(edge.length.valueNm ?? 0, system),
