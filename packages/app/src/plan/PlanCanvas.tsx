@@ -34,9 +34,10 @@ export function PlanCanvas(props: PlanCanvasProps) {
   const [widthPx, setWidthPx] = useState(0);
   const bounds = useMemo(() => boundsOfPlan(drawing), [drawing]);
   const outside = showFigures && drawing.figures.some((figure) => figure.side === "outside");
+  const allRound = outside && drawing.figures.some(({ side, towards }) => side === "outside" && towards.y > 0.5);
   const fit = useMemo(
-    () => fitPlan(bounds, widthPx, heightPx, outside, view),
-    [bounds, widthPx, heightPx, outside, view],
+    () => fitPlan(bounds, widthPx, heightPx, outside, view, allRound),
+    [bounds, widthPx, heightPx, outside, view, allRound],
   );
   const placed = useMemo(
     () => (showFigures ? drawing.figures.flatMap((figure) => placeFigure(figure, fit) ?? []) : []),

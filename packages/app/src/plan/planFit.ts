@@ -41,15 +41,18 @@ export function fitPlan(
   heightPx: number,
   hasOutside: boolean,
   view: View,
+  /** Figures stand outside at the top and the right as well. */
+  allRound = false,
 ): PlanFit {
   const edge = hasOutside ? OUTSIDE_PX : EDGE_PX;
-  const roomX = Math.max(1, widthPx - edge - EDGE_PX);
-  const roomY = Math.max(1, heightPx - edge - EDGE_PX);
+  const far = allRound ? OUTSIDE_PX : EDGE_PX;
+  const roomX = Math.max(1, widthPx - edge - far);
+  const roomY = Math.max(1, heightPx - edge - far);
   const wideNm = Math.max(SMALLEST_NM, bounds.right - bounds.left);
   const highNm = Math.max(SMALLEST_NM, bounds.top - bounds.foot);
   const fitted = Math.min(roomX / wideNm, roomY / highNm);
   const baseX = edge + (roomX - (bounds.right - bounds.left) * fitted) / 2 - bounds.left * fitted;
-  const baseY = EDGE_PX + (roomY - (bounds.top - bounds.foot) * fitted) / 2 + bounds.top * fitted;
+  const baseY = far + (roomY - (bounds.top - bounds.foot) * fitted) / 2 + bounds.top * fitted;
   const pxPerNm = fitted * view.k;
   return {
     pxPerNm,
