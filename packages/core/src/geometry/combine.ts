@@ -33,10 +33,13 @@ export const overlapArea = (a: Polygon, b: Polygon): number =>
 /** What two polygons both cover, as rings. */
 export const overlapRings = (a: Polygon, b: Polygon): Polygon[] => combine(ClipType.ctIntersection, [a], [b]);
 
+/** What others leave of a polygon, as rings; a hole in it is a ring with the clock. */
+export const differenceRings = (polygon: Polygon, others: readonly Polygon[]): Polygon[] =>
+  others.length === 0 ? [polygon] : combine(ClipType.ctDifference, [polygon], others);
+
 /** What others leave of a polygon, as rings; a hole in it is a ring of its own, with the clock, and is left out. */
 export function difference(polygon: Polygon, others: readonly Polygon[]): Polygon[] {
-  if (others.length === 0) return [polygon];
-  return combine(ClipType.ctDifference, [polygon], others).filter((ring) => signedArea(ring) > 0);
+  return differenceRings(polygon, others).filter((ring) => others.length === 0 || signedArea(ring) > 0);
 }
 
 /** A place well within a polygon: in the middle of its roomiest stretch between two corners' heights. Nothing for one of no area. */

@@ -1,5 +1,6 @@
 import {
   isFaceOf,
+  isRoof,
   isStorey,
   isSurface,
   isWallPart,
@@ -16,6 +17,7 @@ import {
   type WallPart,
 } from "../kinds";
 import { openingsIn, type PlanOpening } from "./openings";
+import { roofsOf } from "./roofsMeet";
 import { roomsAlong, type StandingWall, standingWall } from "./standing";
 import type { JobPlan } from "./storeyPlan";
 import { storeyTotals } from "./storeyTotals";
@@ -144,6 +146,7 @@ export function resolveStorey(part: StoreyPart, plan: JobPlan): StoreyPart {
 function resolvePart(part: Part, plan: JobPlan): Part {
   if (isWallPart(part)) return resolveWall(part, plan);
   if (isSurface(part)) return resolveSurface(part, plan);
+  if (isRoof(part)) return roofsOf(plan).get(part.id) ?? part;
   // Nobody asks for what a storey comes to but what is counted on it.
   return isStorey(part) && part.uses.length > 0 ? resolveStorey(part, plan) : part;
 }

@@ -1,5 +1,13 @@
 import { distance, dot, headingFrom, leftOf, type Point } from "../geometry";
-import { MOST_EDGES, measured, newRoofEdge, type Roof, type RoofEdge, roofOutlineOnPlan } from "../kinds";
+import {
+  MOST_EDGES,
+  measured,
+  newRoofEdge,
+  type Roof,
+  type RoofEdge,
+  roofOutlineOnPlan,
+  withoutBeside,
+} from "../kinds";
 import { millimetres, type Nanometres } from "../units";
 import { type FootprintEdge, footprintEdges } from "./footprintEdges";
 import type { StoreyPlan } from "./storeyPlan";
@@ -64,7 +72,7 @@ export function roofOverStorey(roof: Roof, storey: StoreyPlan): Roof {
       turnDegrees: turnOf(degreesOf(side), degreesOf(next)),
     };
   });
-  return { ...roof, edges, place: { ...first.from, turnDegrees: degreesOf(first) } };
+  return { ...withoutBeside(roof), meetsOthers: true, edges, place: { ...first.from, turnDegrees: degreesOf(first) } };
 }
 
 /** An id that none of the edges before had. */

@@ -1,10 +1,12 @@
 import { type Bounds, boundsOf, overlapArea, type Polygon } from "../geometry";
 import {
   ALONE,
+  isRoof,
   isRoom,
   isStorey,
   isWallPart,
   type Part,
+  type Roof,
   type Room,
   type SharedOpening,
   type StoreyPart,
@@ -36,6 +38,8 @@ export type JobPlan = {
   readonly storeys: readonly StoreyPlan[];
   /** The walls of the job that are built, as they were entered. */
   readonly walls: readonly WallPart[];
+  /** Its pitched roofs, as they were entered. */
+  readonly roofs: readonly Roof[];
 };
 
 /** Rounding and thin slivers of a joined wall are no overlap. */
@@ -115,7 +119,7 @@ export function planJob(parts: readonly Part[], before?: JobPlan): JobPlan {
     const known = before?.storeys.find((each) => each.name === name);
     return known && known.storey === storey && sameRooms(known.entered, own) ? known : planStorey(name, own, storey);
   };
-  return { walls: parts.filter(isWallPart), storeys: storeyNames(parts).map(planOf) };
+  return { walls: parts.filter(isWallPart), roofs: parts.filter(isRoof), storeys: storeyNames(parts).map(planOf) };
 }
 
 const sameRooms = (a: readonly Room[], b: readonly Room[]): boolean =>

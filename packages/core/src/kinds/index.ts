@@ -10,6 +10,7 @@ export * from "./readPart";
 export * from "./registry";
 export * from "./renameParts";
 export * from "./roof";
+export * from "./roof/isRoof";
 export * from "./roof-timbers";
 export * from "./roof-totals";
 export * from "./room";

@@ -3,7 +3,9 @@ import {
   type EdgeEnd,
   type FigureSlot,
   formatLength,
+  halfHipOf,
   MOST_EDGES,
+  outlineOfRoof,
   pitchWays,
   type Roof,
   type RoofEdge,
@@ -13,6 +15,7 @@ import {
   withEdgeEnd,
   withEdgeOwn,
   withEdgeTurn,
+  withHipBy,
   withoutEdge,
 } from "@wide-porch/core";
 import { Pressable, View } from "react-native";
@@ -29,6 +32,7 @@ const END_WORDS: Readonly<Record<EdgeEnd, string>> = {
   gable: "Gable",
   "half-hip": "Half-hip",
   wall: "Against a wall",
+  roof: "Runs into another roof",
   open: "Open end",
 };
 const ENDS = EDGE_ENDS.map((value) => ({ value, label: END_WORDS[value] }));
@@ -103,6 +107,32 @@ function EdgeRow({ roof, edge, open, onPress }: RowProps) {
   );
 }
 
+const HIP_BY = [
+  { value: "height", label: "Its height" },
+  { value: "width", label: "Its width" },
+] as const;
+
+/** Which of its two figures a half-hip is given by; the other is shown. */
+function HipGiven({ roof, edge, onChange }: Pick<Props, "roof" | "onChange"> & { readonly edge: RoofEdge }) {
+  const { context } = useJob("context");
+  const outline = outlineOfRoof(roof);
+  const both = outline.ok ? halfHipOf(roof, outline.edges, edge.id) : undefined;
+  const say = (nm: number) => formatLength(nm, context.system);
+  return (
+    <View className="gap-1">
+      <Choice
+        label={`Half-hip of ${roofEdgeName(roof, edge.id)} is given by`}
+        options={HIP_BY}
+        value={edge.hipWidth.valueNm === null ? "height" : "width"}
+        onChange={(by) => onChange((now) => withHipBy(now, edge.id, by))}
+      />
+      {both ? (
+        <Faint>{`It begins ${say(both.heightNm)} above the plate, where it is ${say(both.widthNm)} wide.`}</Faint>
+      ) : null}
+    </View>
+  );
+}
+
 type ToolsProps = Omit<Props, "chosen" | "onChoose"> & { readonly edge: RoofEdge; readonly onGone: () => void };
 
 function EdgeTools({ roof, edge, slots, active, onChange, onFigure, onGone }: ToolsProps) {
@@ -113,7 +143,7 @@ function EdgeTools({ roof, edge, slots, active, onChange, onFigure, onGone }: To
   const square = Math.abs(edge.turnDegrees) === 90;
   const name = roofEdgeName(roof, id);
   const slopes = edge.end === "eave" || edge.end === "half-hip";
-  const hangs = edge.end !== "wall" && edge.end !== "open";
+  const hangs = edge.end !== "wall" && edge.end !== "open" && edge.end !== "roof";
   const has = { pitch: edge.pitch.value !== null, overhang: edge.overhang.valueNm !== null };
   const toggle = (which: "pitch" | "overhang", words: string) => (
     <Button
@@ -139,6 +169,7 @@ function EdgeTools({ roof, edge, slots, active, onChange, onFigure, onGone }: To
         value={edge.end}
         onChange={(end) => onChange((now) => withEdgeEnd(now, id, end, system))}
       />
+      {edge.end === "half-hip" ? <HipGiven roof={roof} edge={edge} onChange={onChange} /> : null}
       <Choice
         label={`Turn after ${name}`}
         options={TURNS}

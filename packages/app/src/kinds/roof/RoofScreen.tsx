@@ -15,6 +15,7 @@ import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
 import { Warning } from "../../components/Text";
 import { useLatestCount } from "../../job/JobContext";
+import { useJobLater } from "../../job/useJobLater";
 import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
@@ -28,6 +29,7 @@ import { roofLive } from "../liveWords";
 import { CheckDimension } from "./CheckDimension";
 import { EdgesPanel } from "./EdgesPanel";
 import { FeaturesPanel } from "./FeaturesPanel";
+import { MeetingPanel } from "./MeetingPanel";
 import { ShapePanel } from "./ShapePanel";
 import { TimberList } from "./TimberList";
 import { TryPitch } from "./TryPitch";
@@ -42,7 +44,13 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
   const [edgeId, setEdge] = useState<string>();
   const [points, setPoints] = useState<readonly RoofPoint[]>();
   const [refusal, setRefusal] = useState<string>();
-  const plain = useMemo(() => kind.draw(roof, context, ALONE), [kind, roof, context]);
+  const { resolved } = useJobLater("resolved");
+  // As it stands in its house: cut by what it meets.
+  const inHouse = useMemo(() => {
+    const found = resolved.find(({ id }) => id === roof.id);
+    return found?.kind === roof.kind ? found : roof;
+  }, [resolved, roof]);
+  const plain = useMemo(() => kind.draw(inHouse, context, ALONE), [kind, inHouse, context]);
   const drawn = count?.drawing.kind === "plan" ? count.drawing : plain;
   const changeRoof = useCallback(
     (choose: RoofChange) => {
@@ -53,7 +61,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
     [change, roof.kind],
   );
   const pressed = (place: Point) => {
-    const formed = formOf(roof);
+    const formed = formOf(inHouse);
     const found = formed.ok ? nearestRoofPoint(formed.form, place) : undefined;
     if (found) setPoints((now) => (now && now.length < 2 ? [...now, found] : [found]));
   };
@@ -82,7 +90,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
           <PartName part={roof} />
           <ConfirmPart partId={roof.id} />
           <LiveCount partId={roof.id} say={roofLive} />
-          <CheckDimension roof={roof} points={points} onPoints={setPoints} />
+          <CheckDimension roof={inHouse} points={points} onPoints={setPoints} />
           {kind
             .openPoints(roof, context)
             .filter((point) => point.kind === "conflict")
@@ -93,6 +101,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
             ))}
           {refusal ? <Warning role="alert">{refusal}</Warning> : null}
           <ShapePanel roof={roof} onChange={changeRoof} />
+          <MeetingPanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
           <EdgesPanel
             roof={roof}
             slots={slots}
@@ -104,7 +113,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
           />
           <FeaturesPanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
           <FigureList
-            slots={slots.filter(({ path }) => !/^(edges|features)\./.test(path))}
+            slots={slots.filter(({ path }) => !/^(edges|features|beside)\./.test(path))}
             activePath={active}
             onOpen={show}
             title="The whole roof"
@@ -112,7 +121,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
           <TryPitch roof={roof} onChange={changeRoof} />
           <TimberList count={count} name={roof.name} />
           <MeasureList
-            measures={kind.measures(roof, context, ALONE)}
+            measures={kind.measures(inHouse, context, ALONE)}
             drawing={plain.kind === "plan" ? plain : undefined}
           />
           <SlotChoices part={roof} onChange={change} />

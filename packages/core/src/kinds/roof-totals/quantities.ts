@@ -34,6 +34,7 @@ export function totalsQuantities(part: RoofTotals): QuantityValues {
   if (!areas) return {};
   return {
     area: areas.slopeM2,
+    deckArea: areas.slopeM2,
     planArea: areas.planM2,
     outlineArea: areas.planM2,
     soffitArea: 0,

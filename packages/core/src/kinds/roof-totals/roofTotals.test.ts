@@ -52,6 +52,7 @@ describe("a roof by totals", () => {
       ["ridgePieces", "timber/2x10"],
       ["hipRafters", "timber/2x10"],
       ["valleyRafters", "timber/2x10"],
+      ["ledgers", "timber/2x10"],
     ]);
   });
 

@@ -1,6 +1,6 @@
 import type { FaceSide, FormFace, XY, XYZ } from "../../geometry/skeleton";
 import { NM_PER_MM } from "../../units";
-import type { RoofFace, RoofForm, RoofLine, StandingFace } from "./formTypes";
+import { MET_NOTHING, type RoofFace, type RoofForm, type RoofLine, type StandingFace } from "./formTypes";
 import { type PlacedEdge, slopeOf } from "./outline";
 import { carriedOut, heightOn, type SideKind } from "./overhang";
 import type { Roof } from "./schema";
@@ -31,7 +31,7 @@ function kindOfSide(
     if (end === "cheek") return "cheek";
     if (end === "wall") return level ? "wall-top" : "wall-side";
     // The foot of a half-hip over its gable is an eave, carried out as far as the rakes beside it.
-    if (end === "open") return "open";
+    if (end === "open" || end === "roof") return "open";
     return level ? "eave" : "rake";
   }
   if (beyond.line.edge === face.line.edge) return level ? "break" : "seam";
@@ -108,6 +108,7 @@ function slopesOf(face: FormFace, edges: readonly PlacedEdge[], { kindOf, outMm,
       sides,
       holes: [],
       carried: [],
+      covered: [],
       planAreaM2,
       areaM2: planAreaM2 * Math.hypot(1, pitch),
     };
@@ -137,10 +138,12 @@ export function assembleForm(
     faces,
     standing: all.filter((face) => face.line.runPerRise === 0).map((face) => standingOf(face, edges)),
     lines: linesOf(faces),
+    flats,
     flatAreaM2: flats.reduce((sum, ring) => sum + planArea(ring), 0),
     outlineAreaM2: planArea(edges.map(({ from }) => [from.xNm / NM_PER_MM, from.yNm / NM_PER_MM, 0])),
     highestMm: top.reduce((a, b) => Math.max(a, b), 0),
     features: [],
+    met: MET_NOTHING,
   };
 }
 
@@ -158,8 +161,9 @@ export function linesOf(faces: readonly RoofFace[]): RoofLine[] {
         const nth = (counts.get(side.kind) ?? 0) + 1;
         counts.set(side.kind, nth);
         const { from, to, kind } = side;
+        const cut = side.cutBy === undefined ? {} : { cutBy: side.cutBy };
         const faceIds = [face.id, ...(beyond ? [beyond.id] : [])];
-        return [{ id: `${kind}-${nth}`, kind, from, to, faceIds, planMm, lengthMm }];
+        return [{ id: `${kind}-${nth}`, kind, from, to, faceIds, planMm, lengthMm, ...cut }];
       },
     ),
   );

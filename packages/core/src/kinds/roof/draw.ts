@@ -110,8 +110,12 @@ export function drawRoof(roof: Roof, context: PartContext): Drawing {
       : { kind: "none" };
   }
   const walls: PlanShape = { id: "outline", role: "wall-line", points: outline.polygon, closed: true };
+  const others = (roof.meets?.neighbours ?? [])
+    .filter(({ what }) => what === "slopes")
+    .map(({ id, outline: points }): PlanShape => ({ id: `other-${id}`, role: "wall-line", points, closed: true }));
   const shapes = formed.ok
     ? [
+        ...others,
         ...formed.form.faces.flatMap(carriedShapes),
         ...formed.form.faces.map(slopeShape),
         ...featureShapes(formed.form),

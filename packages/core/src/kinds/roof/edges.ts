@@ -3,6 +3,8 @@ import { type Figure, noFigure } from "../../parts/figure";
 import { changeById } from "../../parts/figures";
 import { feet, type MeasuringSystem, metres, millimetres, NM_PER_MM } from "../../units";
 import { formOf } from "./form";
+import { halfHipOf } from "./halfHip";
+import { outlineOfRoof } from "./outline";
 import { type EdgeEnd, MOST_EDGES, type Roof, type RoofEdge } from "./schema";
 import { newEdge } from "./starts";
 
@@ -13,7 +15,26 @@ export function withEdgeEnd(roof: Roof, edgeId: string, end: EdgeEnd, system: Me
     if (edge.hipFrom.valueNm !== null) return edge.hipFrom;
     return assumedDimension(system === "imperial" ? feet(4) : metres(1.2));
   };
-  return { ...roof, edges: changeById(roof.edges, edgeId, (edge) => ({ ...edge, end, hipFrom: hipFrom(edge) })) };
+  const hipWidth = (edge: RoofEdge): Dimension => (end === "half-hip" ? edge.hipWidth : unmeasured);
+  const edges = changeById(roof.edges, edgeId, (edge) => ({
+    ...edge,
+    end,
+    hipFrom: hipFrom(edge),
+    hipWidth: hipWidth(edge),
+  }));
+  return { ...roof, edges, meetsOthers: roof.meetsOthers || end === "roof" };
+}
+
+/** A half-hip given by the other of its two figures, which is assumed to be what it comes to now. */
+export function withHipBy(roof: Roof, edgeId: string, by: "height" | "width"): Roof {
+  const outline = outlineOfRoof(roof);
+  const now = outline.ok ? halfHipOf(roof, outline.edges, edgeId) : undefined;
+  if (!now) return roof;
+  const change = (edge: RoofEdge): RoofEdge =>
+    by === "width"
+      ? { ...edge, hipWidth: assumedDimension(now.widthNm) }
+      : { ...edge, hipWidth: unmeasured, hipFrom: assumedDimension(now.heightNm) };
+  return { ...roof, edges: changeById(roof.edges, edgeId, change) };
 }
 
 /** An edge with a pitch or an overhang of its own, as the roof's until it is changed; or with the roof's again. */
@@ -80,3 +101,14 @@ export function withFlat(roof: Roof, system: MeasuringSystem): Roof {
 }
 
 export const withoutFlat = (roof: Roof): Roof => ({ ...roof, flatHeight: unmeasured });
+
+/** With its edge along one of another roof: its place then follows that one. Begins at that edge's left end until it is measured. */
+export function withBeside(roof: Roof, beside: Omit<NonNullable<Roof["beside"]>, "along">): Roof {
+  const along = roof.beside?.along ?? assumedDimension(0);
+  return { ...roof, beside: { ...beside, along }, meetsOthers: true };
+}
+
+/** Where it lies now, whatever others do. */
+export const withoutBeside = ({ beside: _, ...roof }: Roof): Roof => roof;
+
+export const withMeeting = (roof: Roof, meetsOthers: boolean): Roof => ({ ...roof, meetsOthers });

@@ -19,21 +19,27 @@ type RoofFigure = (typeof ROOF_FIGURES)[number][0];
 /** What is shown only where it is there: a roof of one pitch has no break. */
 const OWN: ReadonlySet<string> = new Set(["breakHeight", "flatHeight"]);
 
-const EDGE_FIGURES = ["length", "overhang", "hipFrom"] as const;
+const EDGE_FIGURES = ["length", "overhang", "hipFrom", "hipWidth"] as const;
 type EdgeFigure = (typeof EDGE_FIGURES)[number];
 const EDGE_LABELS: Readonly<Record<EdgeFigure, string>> = {
   length: "Length",
   overhang: "Its own overhang",
   hipFrom: "Slopes from a height of",
+  hipWidth: "Slopes from a width of",
 };
 
 function edgeSlots(roof: Roof, edge: RoofEdge): DimensionSlot[] {
   const of = edgeName(roof, edge.id);
   return EDGE_FIGURES.filter((name) => {
     if (name === "overhang") return edge.overhang.valueNm !== null || edge.overhang.refused !== undefined;
-    return name === "length" || edge.end === "half-hip";
+    if (name === "length") return true;
+    const byWidth = edge.hipWidth.valueNm !== null || edge.hipWidth.refused !== undefined;
+    return edge.end === "half-hip" && (name === "hipWidth") === byWidth;
   }).map((name) => ({ path: `edges.${edge.id}.${name}`, label: EDGE_LABELS[name], of, dimension: edge[name] }));
 }
+
+/** Where it begins along the edge of another roof. */
+const ALONG = "beside.along";
 
 const featureSlots = ({ id, kind, name, ...lengths }: RoofFeature): DimensionSlot[] =>
   FEATURE_FIGURES[kind].lengths.map(([length, label]) => {
@@ -44,12 +50,16 @@ const featureSlots = ({ id, kind, name, ...lengths }: RoofFeature): DimensionSlo
 export const roofDimensions = (roof: Roof): DimensionSlot[] => [
   ...roof.edges.flatMap((edge) => edgeSlots(roof, edge)),
   ...roof.features.flatMap(featureSlots),
+  ...(roof.beside
+    ? [{ path: ALONG, label: "Along that edge, from its left end", of: "", dimension: roof.beside.along }]
+    : []),
   ...ROOF_FIGURES.filter(
     ([name]) => !OWN.has(name) || roof[name].valueNm !== null || roof[name].refused !== undefined,
   ).map(([name, label]) => ({ path: name, label, of: "", dimension: roof[name] })),
 ];
 
 function withLength(roof: Roof, path: string, to: (now: Dimension) => Dimension): Roof {
+  if (path === ALONG && roof.beside) return { ...roof, beside: { ...roof.beside, along: to(roof.beside.along) } };
   const own = ROOF_FIGURES.find(([name]) => name === path)?.[0];
   if (own) return { ...roof, [own]: to(roof[own]) };
   const [, featureId, length] = /^features\.([^.]+)\.([^.]+)$/.exec(path) ?? [];

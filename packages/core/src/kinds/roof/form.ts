@@ -5,9 +5,13 @@ import { areaOfSides, assembleForm, linesOf } from "./assemble";
 import { withFeatures } from "./features/apply";
 import { wholeFeatures } from "./features/place";
 import type { Formed, RoofForm } from "./formTypes";
+import { hipFromMm } from "./halfHip";
+import { meetForm } from "./meeting/meet";
+import { runOn } from "./meeting/runOn";
+import type { Meets, RunsOn } from "./meeting/types";
 import { outlineOfRoof, type PlacedEdge, slopeOf } from "./outline";
 import { heightOn } from "./overhang";
-import type { Roof } from "./schema";
+import { type Roof, runsIntoRoof } from "./schema";
 
 export * from "./formTypes";
 
@@ -15,11 +19,13 @@ export const toMm = (nm: Nanometres): number => nm / NM_PER_MM;
 const xyOf = ({ xNm, yNm }: Point): XY => [toMm(xNm), toMm(yNm)];
 
 /** An edge's slopes from the plate up: nothing where it stands. */
-function stepsOf(roof: Roof, { edge }: PlacedEdge): RisingEdge["steps"] {
-  const { pitch } = slopeOf(roof, edge);
+function stepsOf(roof: Roof, edges: readonly PlacedEdge[], index: number): RisingEdge["steps"] {
+  const edge = edges[index]?.edge;
   const stands: SlopeStep = { fromHeightMm: 0, runPerRise: 0 };
-  const from = edge.end === "half-hip" ? toMm(edge.hipFrom.valueNm ?? 0) : 0;
-  if (edge.end !== "eave" && edge.end !== "half-hip") return [stands];
+  if (edge?.end !== "eave" && edge?.end !== "half-hip") return [stands];
+  const { pitch } = slopeOf(roof, edge);
+  const from = hipFromMm(roof, edges, index);
+  if (!Number.isFinite(from)) return [stands];
   const slopes: SlopeStep[] = [{ fromHeightMm: from, runPerRise: 1 / pitch }];
   const { breakHeight, upperPitch } = roof;
   if (breakHeight.valueNm !== null && upperPitch.value) {
@@ -31,7 +37,9 @@ function stepsOf(roof: Roof, { edge }: PlacedEdge): RisingEdge["steps"] {
   return first && first.fromHeightMm <= 0 ? [{ ...first, fromHeightMm: 0 }, ...rest] : [stands, ...slopes];
 }
 
-const known = new WeakMap<Roof["edges"], { readonly roof: Roof; readonly formed: Formed }>();
+type Known = { readonly roof: Roof; readonly formed: Formed };
+const known = new WeakMap<Roof["edges"], Known>();
+const knownMet = new WeakMap<Meets, Known>();
 
 const FORMING = [
   "pitch",
@@ -44,27 +52,53 @@ const FORMING = [
   "features",
 ] as const;
 
-/** The form of a roof, or why it has none. The same figures give the same object. */
-export function formOf(roof: Roof): Formed {
+const isAsBefore = (before: Known | undefined, roof: Roof): before is Known =>
+  before !== undefined && before.roof.edges === roof.edges && FORMING.every((name) => before.roof[name] === roof[name]);
+
+/** The form of a roof by itself, whatever it meets. */
+export function ownFormOf(roof: Roof): Formed {
   const before = known.get(roof.edges);
-  if (before && FORMING.every((name) => before.roof[name] === roof[name])) return before.formed;
-  const formed = makeForm(roof);
+  if (isAsBefore(before, roof)) return before.formed;
+  const formed = makeForm(roof, NOWHERE);
   known.set(roof.edges, { roof, formed });
   return formed;
 }
 
-function makeForm(roof: Roof): Formed {
+/** The form of a roof as it stands in its house, or why it has none. The same figures give the same object. */
+export function formOf(roof: Roof): Formed {
+  const { meets } = roof;
+  if (!meets) return ownFormOf(roof);
+  const before = knownMet.get(meets);
+  if (isAsBefore(before, roof)) return before.formed;
+  const formed = meetOthers(roof, meets);
+  knownMet.set(meets, { roof, formed });
+  return formed;
+}
+
+function meetOthers(roof: Roof, meets: Meets): Formed {
+  const alone = Object.keys(meets.runsOnMm).length === 0 ? ownFormOf(roof) : makeForm(roof, meets.runsOnMm);
+  const outline = outlineOfRoof(roof);
+  if (!alone.ok || !outline.ok) return alone;
+  const running = roof.edges.filter(runsIntoRoof).map(({ id }) => id);
+  const form = meetForm(alone.form, meets, { outline: outline.polygon, running });
+  return form ? { ok: true, form } : { ok: false, why: "cut-away" };
+}
+
+const NOWHERE: RunsOn = {};
+
+function makeForm(roof: Roof, runsOnMm: RunsOn): Formed {
   const outline = outlineOfRoof(roof);
   if (!outline.ok) return { ok: false, why: outline.why === "unmeasured" ? "unmeasured" : "outline" };
   if (roof.pitch.value === null && outline.edges.some(({ edge }) => edge.end === "eave" && edge.pitch.value === null))
     return { ok: false, why: "unmeasured" };
-  const rising = outline.edges.map((placed): RisingEdge => {
-    return { from: xyOf(placed.from), to: xyOf(placed.to), steps: stepsOf(roof, placed) };
+  const edges = runOn(outline.edges, runsOnMm);
+  const rising = edges.map((placed, index): RisingEdge => {
+    return { from: xyOf(placed.from), to: xyOf(placed.to), steps: stepsOf(roof, edges, index) };
   });
   const flatAt = roof.flatHeight.valueNm === null ? undefined : toMm(roof.flatHeight.valueNm);
   const skeleton = straightSkeleton([rising], flatAt);
   if (!skeleton.ok) return { ok: false, why: skeleton.why };
-  const form = assembleForm(roof, outline.edges, skeleton.faces, skeleton.flats);
+  const form = assembleForm(roof, edges, skeleton.faces, skeleton.flats);
   if (!isSound(form)) return { ok: false, why: "failed-check" };
   return { ok: true, form: roof.features.length === 0 ? form : featured(roof, form, outline.edges) };
 }

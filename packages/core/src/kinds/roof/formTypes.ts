@@ -1,3 +1,4 @@
+import type { Polygon } from "../../geometry";
 import type { FormFace, SkeletonFailure, XYZ } from "../../geometry/skeleton";
 import type { PlacedFeature } from "./features/place";
 import type { FeatureKind } from "./features/schema";
@@ -15,6 +16,9 @@ export type Hole = {
 /** A stretch that an eave comes further down over. */
 export type Carried = { readonly ring: readonly PlainSide[]; readonly planAreaM2: number };
 
+/** Where a lower roof runs up over a slope: its boards and rafters go on below, its covering does not. */
+export type Covered = { readonly by: string; readonly rings: readonly Polygon[]; readonly planAreaM2: number };
+
 /** One plane of the roof. Places are in millimetres on the roof's own plan, heights above the plate. */
 export type RoofFace = {
   readonly id: string;
@@ -24,12 +28,14 @@ export type RoofFace = {
   readonly pitch: number;
   /** On the line of the walls, against the clock. */
   readonly wallSides: readonly PlainSide[];
-  /** Carried out over the overhangs. */
+  /** Carried out over the overhangs: one ring, where the wall line of a slope that was cut may be several. */
   readonly sides: readonly RoofSide[];
   readonly holes: readonly Hole[];
   readonly carried: readonly Carried[];
+  readonly covered: readonly Covered[];
   /** Of a slope of a dormer: the feature; its plate stands over the roof's. */
   readonly dormerId?: string;
+  /** Of what is covered by it. */
   readonly planAreaM2: number;
   /** Along the slope. */
   readonly areaM2: number;
@@ -53,6 +59,7 @@ export type RoofLine = {
   readonly faceIds: readonly string[];
   readonly planMm: number;
   readonly lengthMm: number;
+  readonly cutBy?: string;
 };
 
 export type RoofForm = {
@@ -60,12 +67,26 @@ export type RoofForm = {
   readonly standing: readonly StandingFace[];
   readonly lines: readonly RoofLine[];
   /** What lies level at the top, where the roof ends in a flat. */
+  readonly flats: readonly (readonly XYZ[])[];
   readonly flatAreaM2: number;
   readonly outlineAreaM2: number;
   readonly highestMm: number;
   /** What is put into its slopes, where it lies. */
   readonly features: readonly PlacedFeature[];
+  /** What meeting other roofs did to it. */
+  readonly met: MetOthers;
 };
 
-export type FormFailure = SkeletonFailure | "unmeasured" | "outline" | "failed-check";
+/** What is to be told of a roof that meets others: named by what they are called. */
+export type MetOthers = {
+  /** Edges that run into another roof, and there is none beyond them. */
+  readonly intoNothing: readonly string[];
+  /** Edges that come out of what they run into, being higher. */
+  readonly standingOut: readonly string[];
+  /** Features of the roof that are cut, whole or in part. */
+  readonly lostFeatures: readonly string[];
+};
+export const MET_NOTHING: MetOthers = { intoNothing: [], standingOut: [], lostFeatures: [] };
+
+export type FormFailure = SkeletonFailure | "unmeasured" | "outline" | "failed-check" | "cut-away";
 export type Formed = { readonly ok: true; readonly form: RoofForm } | { readonly ok: false; readonly why: FormFailure };

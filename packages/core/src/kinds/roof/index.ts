@@ -91,11 +91,15 @@ export const roofKind: PartKind<Roof> = {
 
 export { betweenPoints, nearestRoofPoint, type RoofPoint, roofPoints } from "./check";
 export {
+  withBeside,
   withEdgeAfter,
   withEdgeEnd,
   withEdgeOwn,
   withEdgeTurn,
   withFlat,
+  withHipBy,
+  withMeeting,
+  withoutBeside,
   withoutBreak,
   withoutEdge,
   withoutFlat,
@@ -109,10 +113,21 @@ export {
   type RoofFeature,
 } from "./features/schema";
 export { newFeature as newRoofFeature } from "./features/starts";
-export * from "./form";
-export { edgeName as roofEdgeName, outlineOfRoof, roofOutlineOnPlan, slopeOf as slopeOfEdge } from "./outline";
+export { formOf, formOf as formOfRoof, ownFormOf as ownFormOfRoof, toMm } from "./form";
+export * from "./formTypes";
+export { type HalfHip, halfHipOf } from "./halfHip";
+export { planesOf as planesOfRoof } from "./meeting/planes";
+export { reachBeyond as roofReachBeyond } from "./meeting/runOn";
+export type { Meets, Neighbour, PlaneOver } from "./meeting/types";
+export {
+  edgeName as roofEdgeName,
+  outlineOfRoof,
+  type PlacedEdge as PlacedRoofEdge,
+  roofOutlineOnPlan,
+  slopeOf as slopeOfEdge,
+} from "./outline";
 export { choicesOf as roofChoicesOf } from "./parameters";
 export { fasciasApart } from "./problems";
 export { RAFTER_ROLES } from "./roles";
-export { EDGE_ENDS, type EdgeEnd, MOST_EDGES, type Roof, type RoofEdge } from "./schema";
+export { EDGE_ENDS, type EdgeEnd, MOST_EDGES, type Roof, type RoofEdge, runsIntoRoof } from "./schema";
 export { newEdge as newRoofEdge, ROOF_SHAPES, type RoofShape, SHAPE_WORDS, withShape } from "./starts";

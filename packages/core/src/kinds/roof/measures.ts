@@ -71,6 +71,29 @@ function lineMeasure(form: RoofForm, name: string, kinds: readonly SideKind[], s
   ];
 }
 
+/** What other roofs lie over: panels run on below, the covering does not. */
+function coveredMeasures(roof: Roof, form: RoofForm, system: MeasuringSystem): Measure[] {
+  return form.faces.flatMap((face) =>
+    face.covered.map(({ by, planAreaM2 }, index): Measure => {
+      const secant = Math.hypot(1, face.pitch);
+      const text = formatArea(planAreaM2 * secant, system);
+      return {
+        id: `covered/${face.id}/${index + 1}`,
+        name: `Under ${by}`,
+        of: faceName(roof, face),
+        text,
+        working: {
+          sentence: `${by} lies over this much of it: boards and rafters run on below, the covering does not.`,
+          formula: "area on plan × secant of the pitch",
+          withNumbers: `${formatArea(planAreaM2, system)} × ${shown(secant, 4)} = ${text}`,
+          steps: [],
+        },
+        shapeIds: [face.id],
+      };
+    }),
+  );
+}
+
 /** Every slope and every kind of line, each with how it came to be. */
 export function roofMeasures(roof: Roof, { system }: PartContext): Measure[] {
   const formed = formOf(roof);
@@ -98,5 +121,6 @@ export function roofMeasures(roof: Roof, { system }: PartContext): Measure[] {
     whole,
     ...LINES.flatMap(([name, kinds]) => lineMeasure(form, name, kinds, system)),
     ...form.faces.map((face) => slopeMeasure(roof, face, system)),
+    ...coveredMeasures(roof, form, system),
   ];
 }

@@ -69,7 +69,7 @@ export function slopeOf(roof: Roof, edge: RoofEdge): { pitch: number; overhangNm
   const stands = edge.end === "gable" || edge.end === "half-hip";
   const usual = stands ? roof.rakeOverhang : roof.overhang;
   const measured = edge.overhang.valueNm ?? usual.valueNm ?? 0;
-  if (edge.end === "wall" || edge.end === "open") return { pitch, overhangNm: 0 };
+  if (edge.end === "wall" || edge.end === "open" || edge.end === "roof") return { pitch, overhangNm: 0 };
   const along = roof.overhangMeasured === "slope" && !stands;
   return { pitch, overhangNm: along ? Math.round(measured / Math.hypot(1, pitch)) : measured };
 }

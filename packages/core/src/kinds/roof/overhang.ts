@@ -24,6 +24,8 @@ export type RoofSide = {
   readonly kind: SideKind;
   /** The face beyond, where there is one. */
   readonly against: number;
+  /** What stands there and cuts the roof off: another roof, or a room of a storey above. */
+  readonly cutBy?: string;
 };
 
 /** How far a side goes out beyond where it is on the form, level and square to it, in millimetres. */
@@ -54,7 +56,7 @@ function meet(a: Line, b: Line): XY | undefined {
 export const heightOn = ({ line }: Pick<FormFace, "line">, [x, y]: XY): number =>
   line.fromHeightMm + (line.normal[0] * x + line.normal[1] * y - line.offsetMm) / line.runPerRise;
 
-export type PlainSide = FaceSide & { readonly kind: SideKind };
+export type PlainSide = FaceSide & { readonly kind: SideKind; readonly cutBy?: string };
 
 const cornerOf = (line: Line, next: Line, place: XYZ): XY => meet(line, next) ?? [place[0], place[1]];
 

@@ -52,7 +52,7 @@ export function unreachedHeights(roof: Roof, system: MeasuringSystem): Problem[]
       ? [say("flatHeight", "The height of the flat")]
       : []),
     ...roof.edges
-      .filter(({ end, hipFrom }) => end === "half-hip" && over(hipFrom.valueNm))
+      .filter(({ end, hipFrom, hipWidth }) => end === "half-hip" && hipWidth.valueNm === null && over(hipFrom.valueNm))
       .map(({ id }) => say(`edges.${id}.hipFrom`, `${edgeName(roof, id)}: the height from which it slopes`)),
   ];
 }

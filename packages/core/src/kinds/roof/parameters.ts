@@ -19,13 +19,18 @@ export const roofChoicesSchema = z.object({
   /** A collar tie at each so many pairs of rafters; 0 for none. */
   collarEvery: z.int().min(0).max(12),
   collarSection: sectionId,
+  /** Level under the rafters of every slope, in so many rows; 0 for none. */
+  purlinRows: z.int().min(0).max(4),
+  purlinSection: sectionId,
+  /** Along purlins; 0 for none. */
+  strutSpacing: z.int().min(0).max(feet(12)),
   /** Along a gable's overhang; they are there where it passes a foot. */
   lookoutSpacing: lengthNm(inches(8), feet(6)),
   /** What takes over from timber that is not sold long enough. */
   engineeredSection: sectionId,
   /** Gables are framed with the roof, from the wall plate up; not where a wall below is drawn with its gable. */
   gableStuds: z.boolean(),
-  /** Of gables and of the walls of dormers. */
+  /** Of gables, of the walls of dormers, and of what purlins stand on. */
   gableStudSection: sectionId,
 });
 export type RoofChoices = z.infer<typeof roofChoicesSchema>;
@@ -38,6 +43,8 @@ const WORDS: Readonly<Record<string, string>> = {
 const of = parametersBy(roofChoicesSchema.shape, (value) => WORDS[value] ?? value, {
   joistSection: (others) => others.get("ceilingJoists") === true,
   collarSection: (others) => others.get("collarEvery") !== 0,
+  purlinSection: (others) => others.get("purlinRows") !== 0,
+  strutSpacing: (others) => others.get("purlinRows") !== 0,
 });
 
 const timber = (parameter: SlotParameter): SlotParameter => ({ ...parameter, sections: "all" });
@@ -53,12 +60,18 @@ export const ROOF_PARAMETERS: readonly SlotParameter[] = [
   timber(of("joistSection", "Ceiling joist", "section", { imperial: "2x6", metric: "38x140" })),
   of("collarEvery", "Pairs of rafters to a collar tie", "number", both(0)),
   timber(of("collarSection", "Collar tie", "section", { imperial: "2x4", metric: "38x89" })),
+  of("purlinRows", "Rows of purlins under a slope", "number", both(0)),
+  timber(of("purlinSection", "Purlin", "section", { imperial: "2x8", metric: "38x184" })),
+  of("strutSpacing", "Struts under purlins every", "length", { imperial: feet(4), metric: millimetres(1200) }),
   of("lookoutSpacing", "Lookouts of a gable every", "length", { imperial: inches(24), metric: millimetres(600) }),
   timber(
     of("engineeredSection", "Past the longest timber sold", "section", { imperial: "eng-9.5", metric: "eng-240" }),
   ),
   of("gableStuds", "Gables are framed with the roof", "yes-no", both(true), true),
-  of("gableStudSection", "Studs of gables and dormers", "section", { imperial: "2x4", metric: "38x89" }),
+  of("gableStudSection", "Studs of gables and dormers, struts of purlins", "section", {
+    imperial: "2x4",
+    metric: "38x89",
+  }),
 ];
 
 export const usualRoof = (system: MeasuringSystem): RoofChoices =>

@@ -6,6 +6,7 @@ import { formatArea, formatLength, type MeasuringSystem, metres } from "../../un
 import { featureProblems } from "./features/problems";
 import { LEAST_PITCH, MOST_PITCH, roofDimensions } from "./figures";
 import { type FormFailure, formOf } from "./form";
+import { hipFromMm } from "./halfHip";
 import { edgeName, outlineOfRoof, slopeOf } from "./outline";
 import { choicesOf } from "./parameters";
 import type { Roof } from "./schema";
@@ -21,7 +22,8 @@ function figureProblems(roof: Roof, system: MeasuringSystem): Problem[] {
     const overhang = path.toLowerCase().endsWith("overhang");
     const isLength = path.endsWith(".length");
     if (valueNm === null) return [];
-    const mayBeNothing = overhang || path === "plate" || /^features\..*\.(along|back)$/.test(path);
+    const mayBeNothing =
+      overhang || path === "plate" || path === "beside.along" || /^features\..*\.(along|back)$/.test(path);
     if (valueNm < 0 || (valueNm === 0 && !mayBeNothing))
       return [problem("not-positive", path, `${name} is more than zero.`)];
     return atMost(
@@ -70,6 +72,24 @@ function crossingProblems(roof: Roof): Problem[] {
   return [problem("outline-crosses", `edges.${last.id}.length`, message)];
 }
 
+/** A half-hip as wide as its edge is a hip, and one wider than its gable ever gets narrow is a gable: both are said. */
+function widthProblems(roof: Roof): Problem[] {
+  const outline = outlineOfRoof(roof);
+  if (!outline.ok) return [];
+  return outline.edges.flatMap(({ edge }, index): Problem[] => {
+    const widthNm = edge.hipWidth.valueNm;
+    if (edge.end !== "half-hip" || widthNm === null) return [];
+    const name = edgeName(roof, edge.id);
+    const path = `edges.${edge.id}.hipWidth`;
+    if (edge.length.valueNm !== null && widthNm >= edge.length.valueNm)
+      return [
+        problem("width", path, `${name}: a half-hip is narrower than its edge. Let it end as an eave for a whole hip.`),
+      ];
+    if (Number.isFinite(hipFromMm(roof, outline.edges, index))) return [];
+    return [problem("width", path, `${name}: the slopes beside it never make its gable so narrow.`)];
+  });
+}
+
 /** A walk that does not come back to where it began: nothing is built until it does, and each entry may open or close it. */
 export function outlineGap(roof: Roof, system: MeasuringSystem): OpenPoint[] {
   const outline = outlineOfRoof(roof);
@@ -90,7 +110,9 @@ const FAILURES: Partial<Record<FormFailure, string>> = {
 function shapeProblems(roof: Roof): Problem[] {
   if (!roof.edges.some(({ end }) => end === "eave" || end === "half-hip"))
     return [problem("only-gables", "edges", "Nothing slopes: let at least one edge be an eave.")];
-  const waiting = roof.edges.find(({ end, hipFrom }) => end === "half-hip" && hipFrom.valueNm === null);
+  const waiting = roof.edges.find(
+    ({ end, hipFrom, hipWidth }) => end === "half-hip" && hipFrom.valueNm === null && hipWidth.valueNm === null,
+  );
   if (waiting) return [];
   const formed = formOf(roof);
   const message = formed.ok ? undefined : FAILURES[formed.why];
@@ -103,7 +125,9 @@ const SECTIONS = [
   "hipSection",
   "joistSection",
   "collarSection",
+  "purlinSection",
   "engineeredSection",
+  "gableStudSection",
 ] as const;
 
 function sectionProblems(roof: Roof, { sections, system }: PartContext): Problem[] {
@@ -118,7 +142,7 @@ export function roofProblems(roof: Roof, context: PartContext): readonly Problem
   const { system } = context;
   const figures = [...figureProblems(roof, system), ...pitchProblems(roof), ...breakProblems(roof)];
   if (figures.length > 0) return figures;
-  const crossing = crossingProblems(roof);
+  const crossing = [...crossingProblems(roof), ...widthProblems(roof)];
   if (crossing.length > 0) return crossing;
   return [...shapeProblems(roof), ...featureProblems(roof), ...sectionProblems(roof, context)];
 }

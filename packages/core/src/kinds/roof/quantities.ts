@@ -25,6 +25,7 @@ export const linesOfKind = ({ lines }: RoofForm, ...kinds: readonly SideKind[]):
 
 export const ROOF_QUANTITIES: readonly Quantity[] = [
   areaQuantity("area", "Area along the slopes"),
+  areaQuantity("deckArea", "The same with what lies below a roof that runs up over it"),
   areaQuantity("planArea", "Area on plan, with overhangs"),
   areaQuantity("outlineArea", "Area on plan, within the walls"),
   areaQuantity("soffitArea", "Area of the overhangs on plan"),
@@ -81,9 +82,11 @@ export function roofQuantities(roof: Roof): QuantityValues {
   const formed = formOf(roof);
   if (!formed.ok) return {};
   const { form } = formed;
-  const planArea = form.faces.reduce((sum, face) => sum + face.planAreaM2, 0) + form.flatAreaM2;
+  const below = (face: RoofFace) => face.covered.reduce((sum, each) => sum + each.planAreaM2, 0);
+  const planArea = form.faces.reduce((sum, face) => sum + face.planAreaM2 + below(face), 0) + form.flatAreaM2;
   return {
     area: form.faces.reduce((sum, face) => sum + face.areaM2, 0),
+    deckArea: form.faces.reduce((sum, face) => sum + face.areaM2 + below(face) * Math.hypot(1, face.pitch), 0),
     planArea,
     outlineArea: form.outlineAreaM2,
     soffitArea: Math.max(0, planArea - form.outlineAreaM2),

@@ -28,8 +28,12 @@ export const ROOF_ROLES: readonly Role[] = [
   stick("ridge", "ridges", "header", RIDGES, "RB"),
   stick("hip-rafter", "hip rafters", "king", RIDGES, "HR"),
   stick("valley-rafter", "valley rafters", "king", RIDGES, "VR"),
+  stick("valley-board", "valley boards on another roof", "king", RIDGES, "VB"),
+  stick("ledger", "ledgers on walls", "header", RIDGES, "LG"),
   stick("ceiling-joist", "ceiling joists", "plate", "Ties", "J"),
   stick("collar-tie", "collar ties", "packing", "Ties", "CT"),
+  stick("purlin", "purlins", "plate", "Ties", "PU"),
+  stick("purlin-strut", "struts of purlins", "stud", "Ties", "PS"),
   stick("barge-rafter", "barge rafters", "sill", "Overhangs", "BR"),
   stick("lookout", "lookouts", "sill", "Overhangs", "LO"),
 ];

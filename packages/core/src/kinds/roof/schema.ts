@@ -6,13 +6,14 @@ import { dimensionSchema } from "../../parts/dimension";
 import { figureSchema } from "../../parts/figure";
 import { assemblyRefSchema } from "../../parts/use";
 import { MOST_FEATURES, roofFeatureSchema } from "./features/schema";
+import type { Meets } from "./meeting/types";
 import { ROOF_PARAMETERS, type RoofChoices } from "./parameters";
 
 /**
  * How a roof ends at an edge of its outline: it slopes down to an `eave`; it stands as a `gable`, or as one up to a height and
- * slopes from there, a `half-hip`; it runs up or along a `wall`; or it is left `open`.
+ * slopes from there, a `half-hip`; it runs up or along a `wall`; it runs on into another `roof`; or it is left `open`.
  */
-export const EDGE_ENDS = ["eave", "gable", "half-hip", "wall", "open"] as const;
+export const EDGE_ENDS = ["eave", "gable", "half-hip", "wall", "roof", "open"] as const;
 export type EdgeEnd = (typeof EDGE_ENDS)[number];
 
 export const MOST_EDGES = 120;
@@ -29,8 +30,11 @@ export const roofEdgeSchema = z.object({
   overhang: dimensionSchema,
   /** Of a half-hip: from the plate to where it begins to slope. */
   hipFrom: dimensionSchema,
+  /** Of a half-hip: how wide its gable still is there. Where it is given, the height follows from it. */
+  hipWidth: dimensionSchema,
 });
 export type RoofEdge = z.infer<typeof roofEdgeSchema>;
+export const runsIntoRoof = ({ end }: Pick<RoofEdge, "end">): boolean => end === "roof";
 
 /** A pitched roof over an outline: its form follows from how each edge ends and how steep it is. */
 export const roofSchema = z.object({
@@ -57,8 +61,25 @@ export const roofSchema = z.object({
   plate: dimensionSchema,
   /** Of the outline's first corner on the plan of the storey, and the heading of its first edge. */
   place: z.object({ xNm: z.int(), yNm: z.int(), turnDegrees: z.number() }),
+  /** Whether it is cut where others of the job meet it. Those measured by themselves lie anywhere. */
+  meetsOthers: z.boolean(),
+  /** Lies along an edge of another roof, from that edge's left end seen from outside; its place then follows. */
+  beside: z
+    .object({
+      roofId: z.string().min(1).max(80),
+      theirEdgeId: z.string().min(1).max(40),
+      ownEdgeId: z.string().min(1).max(40),
+      along: dimensionSchema,
+    })
+    .optional(),
   assembly: assemblyRefSchema,
   /** What people chose; all else follows the house and the assembly. */
   choices: choicesThatStand(ROOF_PARAMETERS),
 });
-export type Roof = z.infer<typeof roofSchema> & { readonly settled?: Settled<RoofChoices> };
+export type Roof = z.infer<typeof roofSchema> & {
+  readonly settled?: Settled<RoofChoices>;
+  /** What it meets, as the house has it; none of it is stored. */
+  readonly meets?: Meets;
+  /** It lies along an edge that is not there, and stays where it last was. */
+  readonly adrift?: boolean;
+};

@@ -15,6 +15,7 @@ export const newEdge = (id: string, end: EdgeEnd, turnDegrees = 90, length: Dime
   pitch: noFigure,
   overhang: unmeasured,
   hipFrom: unmeasured,
+  hipWidth: unmeasured,
 });
 
 const assumedFigure = (value: number): Figure => ({ value, typed: "", assumed: true });
@@ -40,6 +41,7 @@ export function newRoof(id: string, name: string, { system }: PartContext): Roof
     flatHeight: unmeasured,
     plate: assumedDimension(imperial ? feet(8) : metres(2.4)),
     place: { xNm: 0, yNm: 0, turnDegrees: 0 },
+    meetsOthers: false,
     assembly: { id: "rafter-roof", version: 1 },
     choices: {},
   };

@@ -45,6 +45,7 @@ export function reckonRoofTotals(part: RoofTotals, assembly: Assembly, { library
     ["common-rafter", tooMany ? [] : repeat(count, Math.max(1, metres(meanSlopeM(part))))],
     ["ridge", run("ridge", choices.ridgeSection, part.ridges.valueNm)],
     ["hip-rafter", run("hip-rafter", choices.hipSection, part.hips.valueNm)],
+    ["ledger", run("ledger", choices.ridgeSection, part.wallTops.valueNm)],
     ["valley-rafter", run("valley-rafter", choices.hipSection, part.valleys.valueNm)],
   ]);
   return {

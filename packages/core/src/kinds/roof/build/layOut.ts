@@ -8,6 +8,7 @@ import { formatLength, pitchWays, toMetres } from "../../../units";
 import { drawRoof } from "../draw";
 import type { FeatureKind } from "../features/schema";
 import { formOf, toMm } from "../form";
+import { meetingProblems } from "../meeting/problems";
 import { overhangsMeet, unreachedHeights } from "../overlaps";
 import { choicesOf, type RoofChoices } from "../parameters";
 import { beamsNeeded, fasciasApart, flatFrame } from "../problems";
@@ -16,6 +17,7 @@ import { layLines } from "./lines";
 import { type Longest, longestSold, withinStock } from "./longest";
 import { layGables, layOpenings } from "./openings";
 import { layOverhangs } from "./overhangs";
+import { layPurlins } from "./purlins";
 import { layRafters } from "./rafters";
 import { layTies } from "./ties";
 import { timberOf } from "./timberOf";
@@ -46,6 +48,14 @@ function piecesOf(roof: Roof, choices: RoofChoices, longest: Longest, { context 
     spacingMm: toMm(choices.lookoutSpacing),
     rafterSpacingMm: spacingMm,
   });
+  const purlins = layPurlins(form, {
+    rafter: sections.rafter,
+    purlin: section(choices.purlinSection),
+    strut: section(choices.gableStudSection),
+    rows: choices.purlinRows,
+    strutsMm: toMm(choices.strutSpacing),
+    stock: { longestMm: toMm(longest("purlin", choices.purlinSection)), spacingMm },
+  });
   const walls = { rafter: sections.rafter, stud: section(choices.gableStudSection), spacingMm };
   const openings = layOpenings(form, walls);
   const gables = choices.gableStuds ? layGables(roof, form, walls) : [];
@@ -54,6 +64,7 @@ function piecesOf(roof: Roof, choices: RoofChoices, longest: Longest, { context 
     ...ties,
     ...layLines(form, sections, { longestMm: ridgeMm, spacingMm }),
     ...[...rafters.values()].flat(),
+    ...purlins,
     ...overhangs,
     ...openings,
     ...gables,
@@ -66,6 +77,7 @@ export const formulaChoices = (choices: RoofChoices): ReadonlyMap<string, Value>
     ...Object.entries(choices),
     ["rafterSpacing", toMetres(choices.rafterSpacing)],
     ["lookoutSpacing", toMetres(choices.lookoutSpacing)],
+    ["strutSpacing", toMetres(choices.strutSpacing)],
   ]);
 
 /** About how many rafters a roof comes to, before any is laid. */
@@ -150,6 +162,7 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart
       ...unreachedHeights(roof, context.system),
       ...overhangsMeet(roof, context.system),
       ...fasciasApart(roof, context.system),
+      ...meetingProblems(roof),
     ],
   };
 }

@@ -21,7 +21,7 @@ const overOf = (face: RoofFace | undefined, rafter: Section): number =>
 export type RidgeStock = { readonly longestMm: number; readonly spacingMm: number };
 
 /** Where a ridge so long is joined: as far as the stock reaches, on a rafter where one lies within reach. */
-function jointsOf(lengthMm: number, { longestMm, spacingMm }: RidgeStock): number[] {
+export function jointsOf(lengthMm: number, { longestMm, spacingMm }: RidgeStock): number[] {
   const spaces = Math.floor(longestMm / spacingMm + 1e-9);
   const reachMm = spaces > 0 ? spaces * spacingMm : longestMm;
   const joints: number[] = [];
@@ -99,10 +99,36 @@ function slopingPiece(line: RoofLine, form: RoofForm, sections: Sections): Frami
   ];
 }
 
-/** Ridges, hips and valleys as timber. */
+/** Flat on the boards of the roof it runs up on, for the feet of its jacks. */
+function valleyBoard(line: RoofLine, rafter: Section): FramingPiece[] {
+  const [low, high] = line.from[2] <= line.to[2] ? [line.from, line.to] : [line.to, line.from];
+  const pitch = (high[2] - low[2]) / line.planMm;
+  const thickMm = rafter.thicknessNm / NM_PER_MM;
+  const flat: Section = { ...rafter, thicknessNm: rafter.depthNm, depthNm: rafter.thicknessNm };
+  const id = line.id;
+  const role = "valley-board";
+  const direction = unit([high[0] - low[0], high[1] - low[1]]);
+  const cut = cutOf({ pitch, runMm: line.planMm, headOffMm: 0, footOffMm: 0, tailMm: 0 });
+  const ends = { foot: low, direction, pitch, fromMm: 0, toMm: line.planMm, overMm: thickMm * Math.hypot(1, pitch) };
+  return [slopedStick({ id, role, section: flat, ...ends, notched: false, cut })];
+}
+
+/** Along the wall that a slope runs up to: its rafters hang on it. */
+function ledgerPieces(line: RoofLine, form: RoofForm, sections: Sections, stock: RidgeStock): FramingPiece[] {
+  const face = form.faces.find(({ id }) => id === line.faceIds[0]);
+  const normal = face?.form.line.normal ?? [0, 0];
+  const inMm = -halfMm(sections.ridge);
+  const shifted = ([x, y, z]: XYZ): XYZ => [x + normal[0] * inMm, y + normal[1] * inMm, z];
+  const placed = { ...line, from: shifted(line.from), to: shifted(line.to) };
+  return ridgePieces(placed, form, sections, stock).map((piece) => ({ ...piece, role: "ledger" }));
+}
+
+/** Ridges, hips, valleys and ledgers as timber. */
 export function layLines(form: RoofForm, sections: Sections, stock: RidgeStock): FramingPiece[] {
   return form.lines.flatMap((line) => {
     if (line.kind === "ridge") return ridgePieces(line, form, sections, stock);
+    if (line.kind === "wall-top") return ledgerPieces(line, form, sections, stock);
+    if (line.kind === "valley" && line.cutBy !== undefined) return valleyBoard(line, sections.rafter);
     return line.kind === "hip" || line.kind === "valley" ? slopingPiece(line, form, sections) : [];
   });
 }

@@ -68,7 +68,7 @@ function lookoutsOf(face: RoofFace, line: Line, outMm: number, overhangNm: numbe
   const { along } = face.form.line;
   // From the barge towards the middle of the face, level.
   const middle =
-    face.wallSides.reduce((sum, { from }) => sum + from[0] * along[0] + from[1] * along[1], 0) / face.wallSides.length;
+    face.sides.reduce((sum, { from }) => sum + from[0] * along[0] + from[1] * along[1], 0) / face.sides.length;
   const inwards = middle > low[0] * along[0] + low[1] * along[1] ? 1 : -1;
   return Array.from({ length: count }, (_, index) => {
     const at = Math.min(index * options.spacingMm, line.planMm);

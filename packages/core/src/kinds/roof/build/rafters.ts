@@ -10,7 +10,15 @@ import { cutOf, notchOf, slopedStick } from "./sticks";
 export type Sections = { readonly rafter: Section; readonly ridge: Section; readonly hip: Section };
 
 /** A crossing of a line up the slope with a side of its face, seen along it. */
-type Hit = { readonly at: number; readonly kind: SideKind; readonly sine: number };
+type Hit = {
+  readonly at: number;
+  readonly kind: SideKind;
+  readonly sine: number;
+  /** It lies on the boards of another roof, with no valley rafter there. */
+  readonly onBoards: boolean;
+};
+
+type Sided = { readonly from: XYZ; readonly to: XYZ; readonly kind: SideKind; readonly cutBy?: string };
 
 /** A rafter shorter than this on plan is not cut: it is where a jack has run out beside a hip. */
 const SHORTEST_MM = 75;
@@ -27,14 +35,15 @@ export const inFace = ({ form: { line } }: RoofFace, [x, y]: XYZ | XY): XY => [
 ];
 
 /** Where a line up the slope goes through a ring, from the eave up. */
-function hitsAt(face: RoofFace, sides: readonly { from: XYZ; to: XYZ; kind: SideKind }[], along: number): Hit[] {
+function hitsAt(face: RoofFace, sides: readonly Sided[], along: number): Hit[] {
   return sides
-    .flatMap(({ from, to, kind }): Hit[] => {
+    .flatMap(({ from, to, kind, cutBy }): Hit[] => {
       const [a, b] = [inFace(face, from), inFace(face, to)];
       if (a[0] > along === b[0] > along) return [];
       const share = (along - a[0]) / (b[0] - a[0]);
       const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-      return [{ at: a[1] + share * (b[1] - a[1]), kind, sine: Math.abs(b[0] - a[0]) / length }];
+      const at = a[1] + share * (b[1] - a[1]);
+      return [{ at, kind, sine: Math.abs(b[0] - a[0]) / length, onBoards: cutBy !== undefined }];
     })
     .toSorted((one, other) => one.at - other.at);
 }
@@ -51,8 +60,11 @@ function roleOf(foot: SideKind, head: SideKind): RafterRole {
 }
 
 /** Half of what a rafter runs against, measured level along the rafter. */
-function offMm({ kind, sine }: Hit, { rafter, ridge, hip }: Sections): number {
+function offMm({ kind, sine, onBoards }: Hit, { rafter, ridge, hip }: Sections): number {
   if (kind === "ridge") return halfMm(ridge);
+  // A ledger of the ridge's timber lies on the wall.
+  if (kind === "wall-top") return 2 * halfMm(ridge);
+  if (kind === "valley" && onBoards) return 0;
   if (kind === "header") return HEADER_PLIES * 2 * halfMm(rafter);
   if (kind === "hip" || kind === "valley") return halfMm(hip) / Math.max(sine, 0.05);
   return 0;
@@ -61,7 +73,7 @@ function offMm({ kind, sine }: Hit, { rafter, ridge, hip }: Sections): number {
 const bevel = ({ kind, sine }: Hit): number =>
   kind === "hip" || kind === "valley" ? (Math.acos(Math.min(1, sine)) * 180) / Math.PI : 0;
 
-const pairs = (hits: readonly Hit[]): (readonly [Hit, Hit])[] =>
+export const pairs = (hits: readonly Hit[]): (readonly [Hit, Hit])[] =>
   hits.flatMap((foot, index) => {
     const head = hits[index + 1];
     return index % 2 === 0 && head ? [[foot, head] as const] : [];
@@ -162,6 +174,7 @@ type Axis = { readonly direction: XY; readonly from: number; readonly to: number
 function axesOf({ faces }: RoofForm): Axis[] {
   const axes: Axis[] = [];
   for (const { form, wallSides } of faces) {
+    if (wallSides.length === 0) continue;
     const { along } = form.line;
     const places = (direction: XY) => wallSides.map(({ from }) => from[0] * direction[0] + from[1] * direction[1]);
     const known = axes.findIndex(({ direction }) => Math.abs(direction[0] * along[1] - direction[1] * along[0]) < 1e-6);
@@ -183,6 +196,12 @@ function endsUpright(face: RoofFace, at: number): boolean {
   });
 }
 
+const isParted = (face: RoofFace, at: number): boolean =>
+  face.wallSides.some(
+    ({ from, to, kind }) =>
+      kind === "seam" && Math.abs(inFace(face, from)[0] - at) < 0.1 && Math.abs(inFace(face, to)[0] - at) < 0.1,
+  );
+
 /** Rafters of a dormer are laid out from its front, those of one slope from its left end. */
 function fromFront(face: RoofFace, [least, most]: readonly [number, number], spacingMm: number): number[] {
   const front = face.wallSides.filter(({ kind }) => kind === "rake").map(({ from }) => inFace(face, from)[0]);
@@ -203,7 +222,7 @@ function placesAlong(
   const axis = axes.find(({ direction }) => Math.abs(direction[0] * along[1] - direction[1] * along[0]) < 1e-6);
   const spread = face.wallSides.map(({ from }) => inFace(face, from)[0]);
   const [least, most] = [Math.min(...spread), Math.max(...spread)];
-  if (!axis) return [];
+  if (!axis || face.wallSides.length === 0) return [];
   const sameWay = axis.direction[0] * along[0] + axis.direction[1] * along[1] > 0;
   const begin = fromEnd ? axis.to : axis.from;
   const way = fromEnd ? -1 : 1;
@@ -218,7 +237,10 @@ function placesAlong(
   });
   const clear = (at: number) => ends.every((end) => Math.abs(end - at) > 2 * halfWidthMm);
   const places = face.dormerId === undefined ? stepped : fromFront(face, [least, most], spacingMm);
-  const between = places.filter((at) => at > least + 1 && at < most - 1 && clear(at));
+  // A slope parted beside what comes up through it goes on at the seam: a rafter there belongs to the part that begins with it.
+  const from = isParted(face, least) ? least : least + 1;
+  const to = isParted(face, most) ? most : most - 1;
+  const between = places.filter((at) => at >= from && at < to && clear(at));
   return [...ends, ...between].toSorted((a, b) => a - b);
 }
 

@@ -132,6 +132,37 @@ export function levelStick(
   };
 }
 
+/** A stick that stands upright, its thickness along a direction on plan. */
+export function uprightStick(
+  { id, role, section }: Named,
+  at: XY,
+  direction: XY,
+  { footMm, topMm }: { readonly footMm: number; readonly topMm: number },
+): FramingPiece {
+  const half = section.thicknessNm / NM_PER_MM / 2;
+  const deepM = section.depthNm / NM_PER_MM / MM_PER_M;
+  const end = (by: number): XY => [at[0] + direction[0] * by, at[1] + direction[1] * by];
+  const [low, high, out] = [footMm / MM_PER_M, topMm / MM_PER_M, half / MM_PER_M];
+  return {
+    id,
+    role,
+    sectionId: section.id,
+    ...planOf(end(-half), end(half), section.depthNm / NM_PER_MM),
+    cutLengthNm: Math.max(1, nm(topMm - footMm)),
+    inSpace: {
+      frame: { origin: inSpace([at[0], at[1], 0]), along: [direction[0], 0, -direction[1]], up: [0, 1, 0] },
+      outline: [
+        [-out, low],
+        [out, low],
+        [out, high],
+        [-out, high],
+      ],
+      nearM: -deepM / 2,
+      depthM: deepM,
+    },
+  };
+}
+
 /** A stick in the plane of an upright face, its outline along the face's foot and up from the plate; millimetres. */
 export function wallStick(
   { id, role, section }: Named,

@@ -2,10 +2,13 @@ import type { RoofChoices } from "../parameters";
 
 const SECTIONS: Readonly<Record<string, keyof RoofChoices>> = {
   ridge: "ridgeSection",
+  ledger: "ridgeSection",
   "hip-rafter": "hipSection",
   "valley-rafter": "hipSection",
   "ceiling-joist": "joistSection",
   "collar-tie": "collarSection",
+  purlin: "purlinSection",
+  "purlin-strut": "gableStudSection",
   "gable-stud": "gableStudSection",
   "gable-plate": "gableStudSection",
   "dormer-stud": "gableStudSection",

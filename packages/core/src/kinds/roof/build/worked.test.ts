@@ -112,11 +112,12 @@ describe("a hip roof of unequal pitches", () => {
 describe("a lean-to", () => {
   const roof = roofOf("imperial", rectangle(feet(12), feet(8), ["eave", "gable", "wall", "gable"]), { pitch: 1 / 3 });
 
-  it("has ten rafters of 96 in on plan, up to the wall with nothing taken off", () => {
+  it("has ten rafters of 96 in on plan, less the ledger they hang on, and no ridge", () => {
     expect(runsOf(roof, "common-rafter")).toEqual({ "96": 10 });
-    // 96 × √(1 + 1/9)
-    expect(new Set(lengthsOf(roof, "common-rafter"))).toEqual(new Set([101.19]));
+    // (96 − 1 1/2) × √(1 + 1/9)
+    expect(new Set(lengthsOf(roof, "common-rafter"))).toEqual(new Set([99.61]));
     expect(lengthsOf(roof, "ridge")).toEqual([]);
+    expect(lengthsOf(roof, "ledger")).toEqual([144]);
   });
 });
 

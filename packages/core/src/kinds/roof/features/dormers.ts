@@ -63,6 +63,7 @@ function faceOf(placed: PlacedFeature, plane: Plane, wall: readonly Corner[], ou
     sides,
     holes: [],
     carried: [],
+    covered: [],
     planAreaM2,
     areaM2: planAreaM2 * Math.hypot(1, pitch),
   };

@@ -1,0 +1,32 @@
+import type { Polygon } from "../../../geometry";
+
+/** A plane over a stretch of the plan: millimetres over the roof's own plate, `cMm + gradX · x + gradY · y` with places in millimetres. */
+export type PlaneOver = {
+  readonly ring: Polygon;
+  readonly gradX: number;
+  readonly gradY: number;
+  readonly cMm: number;
+};
+
+/** What else of the house a roof may meet, on that roof's own plan. */
+export type Neighbour = {
+  readonly id: string;
+  readonly name: string;
+  readonly what: "slopes" | "walls";
+  /** The line of its walls: a roof that lies lower within it is cut off there. */
+  readonly outline: Polygon;
+  /** Its top over that outline: slopes and flats of a roof, the ceiling of a room of a storey above. */
+  readonly tops: readonly PlaneOver[];
+  /** Where it lies over this roof: its slopes as they are once cut, running on into this roof where its edges say so. */
+  readonly over: readonly PlaneOver[];
+};
+
+/** By edge. */
+export type RunsOn = Readonly<Record<string, number>>;
+
+/** What a roof meets; the same object while nothing of it changes. */
+export type Meets = {
+  readonly neighbours: readonly Neighbour[];
+  /** How far each edge that runs into another roof goes on for it, level; one that is not here runs into none. */
+  readonly runsOnMm: RunsOn;
+};
