@@ -50,6 +50,8 @@ describe("roof timbers by plan length", () => {
       ["commonRafters", 30],
       ["ridgePieces", 1],
       ["hipRafters", 4],
+      ["raftersFixed", 30],
+      ["ridgesFixed", 5],
       ["rafterNails", 180],
     ]);
     expect(lines[0]?.basis).toBe("reckoned");

@@ -41,6 +41,29 @@ describe("a roof by totals", () => {
     expect(quantityOf(totals, "commonRafters")).toBe(61);
   });
 
+  it("reckons trusses over half of the eaves from wall to wall, and says that they are all of one kind", () => {
+    const trussed: RoofTotals = { ...totals, choices: { framedWith: "trusses" } };
+    // 476 in at 24 in: 19 whole spaces and a short one.
+    expect(quantityOf(trussed, "trussCommon")).toBe(21);
+    expect(quantityOf(trussed, "commonRafters")).toBeUndefined();
+    expect(
+      countPart(trussed, "imperial", library)
+        .problems.map(({ message }) => message)
+        .join(),
+    ).toContain("one kind");
+    const leanTo: RoofTotals = { ...trussed, ridges: metresOf(0), wallTops: metresOf(of.eaves) };
+    // 952 in at 24 in: 39 whole spaces and a short one.
+    expect(quantityOf(leanTo, "trussMono")).toBe(41);
+  });
+
+  it("takes the hours of its timber by the piece, or by the length of all of it", () => {
+    expect(quantityOf(totals, "raftersFixed")).toBe(quantityOf(totals, "commonRafters"));
+    const byLength: RoofTotals = { ...totals, choices: { labourBy: "length" } };
+    expect(quantityOf(byLength, "raftersFixed")).toBeUndefined();
+    const each = (12 * (of.area ?? 0)) / (of.eaves ?? 1);
+    expect(quantityOf(byLength, "timberFixed")).toBeCloseTo((61 * each) / 12 + (of.ridges ?? 0), 4);
+  });
+
   it("orders everything from the price list: each line of it has a price", () => {
     const codes = new Set(starterPriceList.map(({ code }) => code));
     const full: RoofTotals = { ...totals, hips: metresOf(20), valleys: metresOf(6), wallTops: metresOf(3) };

@@ -35,6 +35,9 @@ const anyRoof: fc.Arbitrary<Roof> = fc
     breakAt: fc.option(fc.integer({ min: 1, max: 9000 })),
     flatAt: fc.option(fc.integer({ min: 1, max: 9000 })),
     ties: fc.boolean(),
+    trusses: fc.boolean(),
+    purlinRows: fc.integer({ min: 0, max: 3 }),
+    hipWidth: fc.option(fc.integer({ min: 1, max: 6000 })),
   })
   .map((of) => {
     const rectangle: TestEdge[] = [of.wide, of.deep, of.wide, of.deep].map((mm) => ({
@@ -45,7 +48,11 @@ const anyRoof: fc.Arbitrary<Roof> = fc
       pitch: of.pitch,
       overhangNm: millimetres(of.overhang),
       rakeNm: millimetres(of.rake),
-      choices: of.ties ? { ceilingJoists: true, collarEvery: 1 } : {},
+      choices: {
+        ...(of.ties ? { ceilingJoists: true, collarEvery: 1 } : {}),
+        framedWith: of.trusses ? "trusses" : "rafters",
+        purlinRows: of.purlinRows,
+      },
     });
     const shaped = withShape(plain, of.shape, "metric");
     const roof: Roof = {
@@ -58,6 +65,7 @@ const anyRoof: fc.Arbitrary<Roof> = fc
           end,
           pitch: { value: pitch, typed: "", assumed: false },
           hipFrom: end === "half-hip" ? said(millimetres(900)) : edge.hipFrom,
+          hipWidth: end === "half-hip" && of.hipWidth !== null ? said(millimetres(of.hipWidth)) : edge.hipWidth,
         };
       }),
       overhangMeasured: of.along ? "slope" : "level",

@@ -9,9 +9,14 @@ const sectionId = z.string().min(1).max(40);
 
 /** Everything that laying out a roof's timber asks for. Lengths are whole nanometres. */
 export const roofChoicesSchema = z.object({
+  framedWith: z.enum(["rafters", "trusses"]),
   rafterSection: sectionId,
   rafterSpacing: lengthNm(inches(8), feet(6)),
   layoutFrom: z.enum(["start", "end"]),
+  trussSpacing: lengthNm(inches(8), feet(6)),
+  /** From the wall at a hip to the girder that carries its jacks. */
+  girderSetback: lengthNm(inches(24), feet(20)),
+  girderPlies: z.int().min(1).max(4),
   ridgeSection: sectionId,
   hipSection: sectionId,
   ceilingJoists: z.boolean(),
@@ -37,10 +42,15 @@ export type RoofChoices = z.infer<typeof roofChoicesSchema>;
 export type RoofChoice = keyof RoofChoices;
 
 const WORDS: Readonly<Record<string, string>> = {
+  rafters: "Rafters",
+  trusses: "Trusses",
   start: "The start of the outline",
   end: "Its other end",
 };
+const trussed = (others: ReadonlyMap<string, unknown>): boolean => others.get("framedWith") === "trusses";
+const inTrusses = { trussSpacing: trussed, girderSetback: trussed, girderPlies: trussed };
 const of = parametersBy(roofChoicesSchema.shape, (value) => WORDS[value] ?? value, {
+  ...inTrusses,
   joistSection: (others) => others.get("ceilingJoists") === true,
   collarSection: (others) => others.get("collarEvery") !== 0,
   purlinSection: (others) => others.get("purlinRows") !== 0,
@@ -51,9 +61,13 @@ const timber = (parameter: SlotParameter): SlotParameter => ({ ...parameter, sec
 
 /** Collar ties at every other pair or at most 4 ft: IRC R802.3.1 (from memory). Spacings: common practice. */
 export const ROOF_PARAMETERS: readonly SlotParameter[] = [
+  of("framedWith", "Framed with", "choice", both("rafters"), true),
   timber(of("rafterSection", "Rafter", "section", { imperial: "2x8", metric: "38x184" }, true)),
   of("rafterSpacing", "Rafter spacing", "length", { imperial: inches(16), metric: millimetres(400) }, true),
   of("layoutFrom", "Laid out from", "choice", both("start")),
+  of("trussSpacing", "Truss spacing", "length", { imperial: inches(24), metric: millimetres(600) }),
+  of("girderSetback", "Girder from the wall at a hip", "length", { imperial: feet(7), metric: millimetres(2100) }),
+  of("girderPlies", "Plies of a girder", "number", both(2)),
   timber(of("ridgeSection", "Ridge", "section", { imperial: "2x10", metric: "38x235" })),
   timber(of("hipSection", "Hips and valleys", "section", { imperial: "2x10", metric: "38x235" })),
   of("ceilingJoists", "Ceiling joists tie the rafters", "yes-no", both(false)),

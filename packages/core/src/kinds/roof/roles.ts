@@ -10,6 +10,7 @@ const stick = (id: string, words: string, tone: Role["tone"], group: string, mar
 });
 
 const RAFTERS = "Rafters";
+const TRUSSES = "Trusses";
 const RIDGES = "Ridges, hips, valleys";
 
 /** What is placed in a pitched roof. */
@@ -32,6 +33,14 @@ export const ROOF_ROLES: readonly Role[] = [
   stick("ledger", "ledgers on walls", "header", RIDGES, "LG"),
   stick("ceiling-joist", "ceiling joists", "plate", "Ties", "J"),
   stick("collar-tie", "collar ties", "packing", "Ties", "CT"),
+  stick("truss-common", "common trusses", "stud", TRUSSES, "T"),
+  stick("truss-gable", "gable trusses", "king", TRUSSES, "TG"),
+  stick("truss-hip", "hip trusses", "jack", TRUSSES, "TH"),
+  stick("truss-girder", "girder trusses", "header", TRUSSES, "GT"),
+  stick("truss-valley", "valley trusses", "cripple", TRUSSES, "TV"),
+  stick("truss-mono", "mono trusses", "stud", TRUSSES, "MT"),
+  stick("truss-jack", "jack trusses", "jack", TRUSSES, "TJ"),
+  stick("truss-corner", "corner trusses", "king", TRUSSES, "TC"),
   stick("purlin", "purlins", "plate", "Ties", "PU"),
   stick("purlin-strut", "struts of purlins", "stud", "Ties", "PS"),
   stick("barge-rafter", "barge rafters", "sill", "Overhangs", "BR"),

@@ -1,6 +1,7 @@
 import type { Assembly } from "../../../assemblies";
 import type { FramingPiece } from "../../../drawing/piece";
 import type { LaidPart, Site } from "../../../layouts";
+import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { formatLength, NM_PER_MM, pitchWays } from "../../../units";
 import { formulaChoices } from "../../roof/build/layOut";
@@ -32,6 +33,12 @@ function piecesOf(row: TimberEntry, list: RoofTimbers, sectionId: string): Frami
 }
 
 /** Timbers that were listed, counted by the assemblies of a roof. */
+const AS_LISTED = problem(
+  "as-listed",
+  "choices.framedWith",
+  "These timbers are counted as they are listed: a list holds no trusses. Draw the roof, or take it by totals, to have them counted.",
+);
+
 export function countRoofTimbers(list: RoofTimbers, _assembly: Assembly, { library, context }: Site): LaidPart {
   const choices = choicesOf(list, context.system);
   const section = timberOf(choices);
@@ -61,6 +68,6 @@ export function countRoofTimbers(list: RoofTimbers, _assembly: Assembly, { libra
         pieces.filter((piece) => piece.role === role && (sectionId === "" || piece.sectionId === sectionId)),
         context,
       ),
-    problems: [],
+    problems: choices.framedWith === "trusses" ? [AS_LISTED] : [],
   };
 }

@@ -1,75 +1,23 @@
 import type { Assembly, Value } from "../../../assemblies";
-import type { FramingPiece } from "../../../drawing/piece";
-import { sectionOf } from "../../../kinds";
 import type { LaidPart, Site } from "../../../layouts";
 import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { formatLength, pitchWays, toMetres } from "../../../units";
 import { drawRoof } from "../draw";
 import type { FeatureKind } from "../features/schema";
-import { formOf, toMm } from "../form";
+import { formOf } from "../form";
 import { meetingProblems } from "../meeting/problems";
 import { overhangsMeet, unreachedHeights } from "../overlaps";
 import { choicesOf, type RoofChoices } from "../parameters";
 import { beamsNeeded, fasciasApart, flatFrame } from "../problems";
 import type { Roof } from "../schema";
-import { layLines } from "./lines";
-import { type Longest, longestSold, withinStock } from "./longest";
-import { layGables, layOpenings } from "./openings";
-import { layOverhangs } from "./overhangs";
-import { layPurlins } from "./purlins";
-import { layRafters } from "./rafters";
-import { layTies } from "./ties";
+import { frameRoof } from "./frame";
+import { longestSold, withinStock } from "./longest";
 import { timberOf } from "./timberOf";
 import { roofWorking } from "./working";
 
 /** Past this nobody has counted: a slip of the unit. */
 const MOST_PIECES = 20_000;
-
-/** Rafters, ridges, hips, valleys, ties and overhangs of a roof, each where it lies. */
-function piecesOf(roof: Roof, choices: RoofChoices, longest: Longest, { context }: Site): FramingPiece[] {
-  const formed = formOf(roof);
-  if (!formed.ok) return [];
-  const { form } = formed;
-  const section = (id: string) => sectionOf(context.sections, id);
-  const sections = {
-    rafter: section(choices.rafterSection),
-    ridge: section(choices.ridgeSection),
-    hip: section(choices.hipSection),
-  };
-  const spacingMm = toMm(choices.rafterSpacing);
-  const rafters = layRafters(form, { spacingMm, fromEnd: choices.layoutFrom === "end" }, sections);
-  const ties = layTies(rafters, form, {
-    ceilingJoist: choices.ceilingJoists ? section(choices.joistSection) : undefined,
-    collar: { section: section(choices.collarSection), every: choices.collarEvery },
-  });
-  const overhangs = layOverhangs(roof, form, {
-    section: sections.rafter,
-    spacingMm: toMm(choices.lookoutSpacing),
-    rafterSpacingMm: spacingMm,
-  });
-  const purlins = layPurlins(form, {
-    rafter: sections.rafter,
-    purlin: section(choices.purlinSection),
-    strut: section(choices.gableStudSection),
-    rows: choices.purlinRows,
-    strutsMm: toMm(choices.strutSpacing),
-    stock: { longestMm: toMm(longest("purlin", choices.purlinSection)), spacingMm },
-  });
-  const walls = { rafter: sections.rafter, stud: section(choices.gableStudSection), spacingMm };
-  const openings = layOpenings(form, walls);
-  const gables = choices.gableStuds ? layGables(roof, form, walls) : [];
-  const ridgeMm = toMm(longest("ridge", choices.ridgeSection));
-  return [
-    ...ties,
-    ...layLines(form, sections, { longestMm: ridgeMm, spacingMm }),
-    ...[...rafters.values()].flat(),
-    ...purlins,
-    ...overhangs,
-    ...openings,
-    ...gables,
-  ];
-}
 
 /** What formulas know of a roof's choices; lengths in metres. */
 export const formulaChoices = (choices: RoofChoices): ReadonlyMap<string, Value> =>
@@ -78,6 +26,8 @@ export const formulaChoices = (choices: RoofChoices): ReadonlyMap<string, Value>
     ["rafterSpacing", toMetres(choices.rafterSpacing)],
     ["lookoutSpacing", toMetres(choices.lookoutSpacing)],
     ["strutSpacing", toMetres(choices.strutSpacing)],
+    ["trussSpacing", toMetres(choices.trussSpacing)],
+    ["girderSetback", toMetres(choices.girderSetback)],
   ]);
 
 /** About how many rafters a roof comes to, before any is laid. */
@@ -105,9 +55,10 @@ function featureWords({ features }: Roof): Record<string, string> {
 /** As it was chosen; what is too long for any timber sold is laid out once more in the engineered section. */
 function layTimber(roof: Roof, chosen: RoofChoices, assembly: Assembly, site: Site) {
   const longest = longestSold(assembly, site.library);
-  const pieces = piecesOf(roof, chosen, longest, site);
-  const { choices, problems } = withinStock(pieces, chosen, longest, site.context);
-  return { choices, problems, pieces: choices === chosen ? pieces : piecesOf(roof, choices, longest, site) };
+  const framed = frameRoof(roof, chosen, longest, site);
+  const { choices, problems } = withinStock(framed.pieces, chosen, longest, site.context);
+  const { pieces, problems: told } = choices === chosen ? framed : frameRoof(roof, choices, longest, site);
+  return { choices, problems: [...problems, ...told], pieces };
 }
 
 const TOO_MANY = problem(

@@ -10,7 +10,7 @@ import { cutOf, notchOf, slopedStick } from "./sticks";
 export type Sections = { readonly rafter: Section; readonly ridge: Section; readonly hip: Section };
 
 /** A crossing of a line up the slope with a side of its face, seen along it. */
-type Hit = {
+export type Hit = {
   readonly at: number;
   readonly kind: SideKind;
   readonly sine: number;
@@ -35,7 +35,7 @@ export const inFace = ({ form: { line } }: RoofFace, [x, y]: XYZ | XY): XY => [
 ];
 
 /** Where a line up the slope goes through a ring, from the eave up. */
-function hitsAt(face: RoofFace, sides: readonly Sided[], along: number): Hit[] {
+export function hitsAt(face: RoofFace, sides: readonly Sided[], along: number): Hit[] {
   return sides
     .flatMap(({ from, to, kind, cutBy }): Hit[] => {
       const [a, b] = [inFace(face, from), inFace(face, to)];
@@ -166,6 +166,10 @@ function trimmersOf(face: RoofFace, rafter: Section): { readonly id: string; rea
   });
 }
 
+/** Middles of what is laid out over a slope at a spacing. */
+export const placesOn = (form: RoofForm, face: RoofFace, layout: Layout, halfWidthMm: number): number[] =>
+  placesAlong(face, axesOf(form), layout, halfWidthMm);
+
 export type Layout = { readonly spacingMm: number; readonly fromEnd: boolean };
 
 /** The direction a face and all that run with or against it are laid out along, and where that begins. */
@@ -245,10 +249,15 @@ function placesAlong(
 }
 
 /** The rafters of every slope, opposite each other over a ridge. Ids follow the slope and the place. */
-export function layRafters(form: RoofForm, layout: Layout, sections: Sections): Map<string, FramingPiece[]> {
+export function layRafters(
+  form: RoofForm,
+  layout: Layout,
+  sections: Sections,
+  wanted: (face: RoofFace) => boolean = () => true,
+): Map<string, FramingPiece[]> {
   const axes = axesOf(form);
   return new Map(
-    form.faces.map((face) => {
+    form.faces.filter(wanted).map((face) => {
       const trimmers = trimmersOf(face, sections.rafter);
       const clear = (at: number) =>
         trimmers.every(({ at: other }) => Math.abs(other - at) > 2 * halfMm(sections.rafter) - 0.1);

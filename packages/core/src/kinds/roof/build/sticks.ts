@@ -132,6 +132,26 @@ export function levelStick(
   };
 }
 
+/** What is made up flat and stands on edge from one place to another: its outline along that and up from the plate. As long as it is on plan. */
+export function flatStick({ id, role, section }: Named, from: XY, to: XY, outline: readonly XY[]): FramingPiece {
+  const lengthMm = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const direction: XY = [(to[0] - from[0]) / (lengthMm || 1), (to[1] - from[1]) / (lengthMm || 1)];
+  const thickM = section.thicknessNm / NM_PER_MM / MM_PER_M;
+  return {
+    id,
+    role,
+    sectionId: section.id,
+    ...planOf(from, to, section.thicknessNm / NM_PER_MM),
+    cutLengthNm: Math.max(1, nm(lengthMm)),
+    inSpace: {
+      frame: { origin: inSpace([from[0], from[1], 0]), along: [direction[0], 0, -direction[1]], up: [0, 1, 0] },
+      outline: outline.map(([along, up]) => [along / MM_PER_M, up / MM_PER_M]),
+      nearM: -thickM / 2,
+      depthM: thickM,
+    },
+  };
+}
+
 /** A stick that stands upright, its thickness along a direction on plan. */
 export function uprightStick(
   { id, role, section }: Named,

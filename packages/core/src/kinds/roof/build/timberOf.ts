@@ -15,8 +15,10 @@ const SECTIONS: Readonly<Record<string, keyof RoofChoices>> = {
   "dormer-plate": "gableStudSection",
 };
 
+const TRUSS = /^truss-/;
+
 /** What pieces of a role are cut from; rafters of any kind, their headers, barges and lookouts from the rafters' own. */
 export const timberOf =
   (choices: RoofChoices) =>
   (role: string): string =>
-    String(choices[SECTIONS[role] ?? "rafterSection"]);
+    String(choices[SECTIONS[role] ?? (TRUSS.test(role) ? "gableStudSection" : "rafterSection")]);

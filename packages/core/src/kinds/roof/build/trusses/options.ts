@@ -1,0 +1,10 @@
+import type { Section } from "../../../../kinds";
+import type { Layout } from "../rafters";
+
+export type Trusses = {
+  readonly layout: Layout;
+  readonly chord: Section;
+  /** From the wall at a hip to the girder that carries its jacks, level. */
+  readonly setbackMm: number;
+  readonly girderPlies: number;
+};
