@@ -3,6 +3,7 @@ export * from "./assemblies";
 export * from "./count";
 export * from "./formats/assemblyFile";
 export * from "./formats/published";
+export * from "./formats/reportTable";
 export * from "./index";
 export * from "./job";
 export * from "./layouts";

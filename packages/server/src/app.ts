@@ -21,6 +21,7 @@ import { partEndpoints } from "./parts/routes";
 import { photoEndpoints } from "./photos/routes";
 import { priceListEndpoints } from "./priceList/routes";
 import { quoteEndpoints } from "./quotes/routes";
+import { roofReportEndpoints } from "./roofReports/routes";
 import { AttemptStore } from "./sessions/attemptStore";
 import { sessionEndpoints } from "./sessions/routes";
 import { readSession, requireCsrfToken, requireSignedIn } from "./sessions/signedIn";
@@ -34,7 +35,10 @@ const LARGEST_BODY = "4mb";
 const LARGEST_JOB_FILE = "200mb";
 const PHOTO_PATH = /^\/jobs\/[^/]+\/photos\/[^/]+$/;
 
-export const allEndpoints = (dataSource: DataSource, config: Pick<Config, "demo" | "secureCookies">): Endpoint[] => [
+export const allEndpoints = (
+  dataSource: DataSource,
+  config: Pick<Config, "demo" | "secureCookies" | "roofReports">,
+): Endpoint[] => [
   ...sessionEndpoints(dataSource, config),
   ...jobEndpoints(dataSource),
   ...partEndpoints(dataSource),
@@ -43,6 +47,7 @@ export const allEndpoints = (dataSource: DataSource, config: Pick<Config, "demo"
   ...priceListEndpoints(dataSource),
   ...jobFileEndpoints(dataSource),
   ...assemblyEndpoints(dataSource),
+  ...roofReportEndpoints(dataSource, config),
 ];
 
 const placeOf = (request: Request): string => ipKeyGenerator(request.ip ?? "");

@@ -12,6 +12,8 @@ const configSchema = z.object({
   WIDE_PORCH_WEB: z.string().optional(),
   /** `1` loads the demo company once and offers its people on the sign-in page. */
   WIDE_PORCH_DEMO: z.enum(["0", "1"]).default("0"),
+  /** Address of the service that measures roofs; the small stand-in that ships with the app where there is none. */
+  WIDE_PORCH_ROOF_REPORTS: z.url().optional(),
   WIDE_PORCH_SECURE_COOKIES: z.enum(["0", "1"]).default("0"),
   LOG_LEVEL: z.enum(["fatal", "error", "warn", "info", "debug", "silent"]).default("info"),
 });
@@ -22,6 +24,7 @@ export type Config = {
   readonly database: { host: string; port: number; name: string; user: string; password: string };
   readonly webFolder: string | undefined;
   readonly demo: boolean;
+  readonly roofReports: string | undefined;
   readonly secureCookies: boolean;
   readonly logLevel: string;
 };
@@ -41,6 +44,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     },
     webFolder: read.WIDE_PORCH_WEB,
     demo: read.WIDE_PORCH_DEMO === "1",
+    roofReports: read.WIDE_PORCH_ROOF_REPORTS,
     secureCookies: read.WIDE_PORCH_SECURE_COOKIES === "1",
     logLevel: read.LOG_LEVEL,
   };

@@ -3,6 +3,7 @@ import { createApp } from "./app";
 import { readConfig } from "./config";
 import { alone, createDataSource } from "./database/dataSource";
 import { loadDemo } from "./demo/load";
+import { startRoofReports } from "./standIns/roofReports";
 
 /** Requests under way get this long to finish once the server is told to stop. */
 const LAST_ANSWERS_MS = 5000;
@@ -18,7 +19,9 @@ async function main(): Promise<void> {
     await dataSource.runMigrations();
     if (config.demo) await loadDemo(dataSource);
   });
-  const server = createApp(dataSource, config, logger).listen(config.port, config.host, () => {
+  const standIn = config.roofReports === undefined ? await startRoofReports() : undefined;
+  const services = { ...config, roofReports: config.roofReports ?? standIn?.address };
+  const server = createApp(dataSource, services, logger).listen(config.port, config.host, () => {
     const address = server.address();
     const port = typeof address === "object" && address ? address.port : config.port;
     logger.info({ port }, "listening");
@@ -32,6 +35,7 @@ async function main(): Promise<void> {
 
   const stop = (): void => {
     server.close(() => void dataSource.destroy());
+    void standIn?.stop();
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), LAST_ANSWERS_MS).unref();
   };

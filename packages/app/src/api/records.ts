@@ -6,6 +6,7 @@ import {
   priceItemRecord,
   quoteDocumentRecord,
   readPart,
+  reportMatchSchema,
   standardRecord,
   type UnknownPart,
   unknownPart,
@@ -156,6 +157,12 @@ export const standardListSchema = z.object({
 });
 export type UsualStandards = z.infer<typeof usualSchema>;
 export const usualStandardsSchema = z.object({ usual: usualSchema });
+
+export const roofReportListSchema = z.object({
+  items: z.array(z.object({ id: z.string(), title: z.string(), made: z.string() })),
+});
+export const roofReportSchema = z.object({ text: z.string() });
+export const reportColumnsSchema = z.object({ columns: z.record(z.string(), reportMatchSchema) });
 
 export const quoteRecordSchema = z.object({
   id: z.string(),

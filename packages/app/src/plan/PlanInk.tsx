@@ -32,6 +32,9 @@ function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
       return { fill: "none", stroke: colour("clay"), width: 2, dash: "5 4" };
     case "slope":
       return { fill: colour("sheet"), stroke: colour("ink"), width: 1.2 };
+    // Over the timber: seen only where it is lit.
+    case "panel":
+      return { fill: "none", stroke: "none", width: 0 };
     case "timber":
       return { fill: TONES.stud, stroke: TONES.edge, width: 0.4 };
     case "opening":
@@ -60,6 +63,7 @@ const ORDER: readonly PlanRole[] = [
   "footprint",
   "slope",
   "timber",
+  "panel",
   "opening",
   "wall-line",
   "valley",

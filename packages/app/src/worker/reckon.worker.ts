@@ -26,7 +26,9 @@ import {
   plainLine,
   problemsOf,
   type Quantities,
+  type ReadTable,
   readAssemblyFile,
+  readReportTable,
   runExamples,
   type Stock,
   type Surroundings,
@@ -127,6 +129,10 @@ const reckoner = {
   /** An assembly's file: what it holds, or what is wrong in it and on which line. */
   readFile(text: string, others: readonly Assembly[], tables: readonly AssemblyTable[]): AssemblyFileResult {
     return readAssemblyFile(text, others, tables);
+  },
+  /** A measuring report's text as a table, or why it is none. */
+  readReport(text: string): ReadTable {
+    return readReportTable(text);
   },
   /** Checks an assembly as it is being written, works its examples, and tries it on a part. */
   tryOut(

@@ -1,4 +1,4 @@
-import { isSheet, type SheetPiece } from "../drawing/piece";
+import { isSheet, type SheetPiece, sawnOut } from "../drawing/piece";
 import { nestPieces } from "../layouts";
 import { areaOf } from "../units";
 import { CountedLine } from "./countedLine";
@@ -57,7 +57,7 @@ function groupsOf(counts: readonly PartCount[]): ReadonlyMap<string, Group> {
 }
 
 const areaOfAll = ({ pieces, times }: Wanted): number =>
-  times * pieces.reduce((sum, { widthNm, heightNm }) => sum + areaOf(widthNm, heightNm), 0);
+  times * sawnOut(pieces).reduce((sum, { widthNm, heightNm }) => sum + areaOf(widthNm, heightNm), 0);
 
 /**
  * What is ordered of each line of a group when the pieces of all of them are cut from the same sheets: by their areas, adding up to
@@ -68,7 +68,7 @@ function sharesOf({ wanted }: Group): Shares {
   const sheet = first?.pieces[0]?.sheet;
   const alone = wanted.reduce((sum, { line }) => sum + line.quantity, 0);
   if (!sheet) return new Map();
-  const pieces = wanted.flatMap(({ pieces: own, times }) => Array.from({ length: times }, () => own).flat());
+  const pieces = wanted.flatMap(({ pieces: own, times }) => Array.from({ length: times }, () => sawnOut(own)).flat());
   const together = new Set(nestPieces(pieces, sheet, sheet.leastOffcutNm)).size;
   if (together >= alone) return new Map();
   const whole = wanted.reduce((sum, each) => sum + areaOfAll(each), 0);

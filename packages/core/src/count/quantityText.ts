@@ -22,6 +22,7 @@ export function quantityText(value: number, unit: string, system: MeasuringSyste
 
 export const unitWord = (count: number, unit: string): string => {
   if (count === 1) return unit;
+  if (unit === "foot") return "feet";
   if (unit.endsWith("leaf")) return `${unit.slice(0, -1)}ves`;
   return /(s|x|ch|sh)$/.test(unit) ? `${unit}es` : `${unit}s`;
 };

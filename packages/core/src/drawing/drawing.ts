@@ -53,6 +53,7 @@ export type PlanRole =
   | "valley"
   | "wall-line"
   | "timber"
+  | "panel"
   | "opening";
 
 /** A ring, or a line when it is open. */

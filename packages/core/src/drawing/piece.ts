@@ -38,7 +38,17 @@ export type SheetPiece = Rectangle & {
   /** Counted from 1 within its role. */
   readonly sheetNumber: number;
   readonly layer: number;
+  /** What is sawn out of a sheet for it, where that is not its own size: another piece may be turned into the same rectangle. */
+  readonly sawn?: { readonly widthNm: Nanometres; readonly heightNm: Nanometres } | "with-another" | undefined;
+  /** Where it lies in space by itself, for what is not in the plane of its part. */
+  readonly inSpace?: SpaceFigure | undefined;
 };
+
+/** The rectangles that are sawn out of sheets for some pieces. */
+export const sawnOut = (
+  pieces: readonly SheetPiece[],
+): { readonly widthNm: Nanometres; readonly heightNm: Nanometres }[] =>
+  pieces.flatMap((piece) => (piece.sawn === undefined ? [piece] : piece.sawn === "with-another" ? [] : [piece.sawn]));
 
 /** A bolt, a strap, a clip where it goes. */
 export type HardwarePiece = Rectangle & { readonly id: string; readonly role: string };

@@ -65,7 +65,7 @@ function roomsOver(own: Standing, plan: JobPlan): Neighbour[] {
       const transform = between(house, level.floorNm + height.valueNm, own);
       const outline = moved(outsideOf(placed), transform);
       const top = { ring: outline, gradX: 0, gradY: 0, cMm: transform.riseMm };
-      return [{ id: room.id, name: room.name, what: "walls", outline, tops: [top], over: [] }];
+      return [{ id: room.id, name: room.name, what: "walls", comesFirst: true, outline, tops: [top], over: [] }];
     });
   });
 }
@@ -80,6 +80,7 @@ function roofBeside(other: Standing, own: Standing): Neighbour | undefined {
     id: other.roof.id,
     name: other.roof.name,
     what: "slopes",
+    comesFirst: false,
     outline: moved(outline.polygon, transform),
     tops: planesOfRoof(formed.form).map((plane) => movedPlane(plane, transform)),
     over: [],
@@ -141,7 +142,11 @@ function resolveRoofs(plan: JobPlan): ReadonlyMap<string, Roof> {
   const meeting = standing.filter(({ roof }) => roof.meetsOthers);
   // First each is cut by the others as they are by themselves; then what is left of them lies over each other.
   const cut = meeting.map((own) => {
-    const others = meeting.filter((other) => other !== own).flatMap((other) => roofBeside(other, own) ?? []);
+    const first = new Set(meeting.slice(0, meeting.indexOf(own)).map(({ roof }) => roof.id));
+    const others = meeting
+      .filter((other) => other !== own)
+      .flatMap((other) => roofBeside(other, own) ?? [])
+      .map((other) => ({ ...other, comesFirst: first.has(other.id) }));
     const neighbours = [...others, ...roomsOver(own, plan)];
     return { own, meets: { neighbours, runsOnMm: runsOn(own.roof, others) } };
   });

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { assemblyRefSchema } from "../kinds";
+import { assemblyRefSchema, reportMatchSchema } from "../kinds";
 import type { Migration } from "../migrations/migrate";
 import { usualCutting } from "../order/records";
 import { pricingRecord, pricingSchema } from "../price/records";
@@ -11,13 +11,17 @@ const standardIdSchema = assemblyRefSchema.shape.id.nullable();
 
 /** How a company prices, quotes and builds: the start of each new job. */
 export const companySettingsSchema = z.object({
-  schemaVersion: z.literal(2),
+  schemaVersion: z.literal(3),
   address: z.string().max(400),
   pricing: pricingSchema,
   quote: quoteSettingsSchema,
   /** The house standard that a new job starts with, by its id, in its newest version; null for none. */
   usualStandards: z.object({ imperial: standardIdSchema, metric: standardIdSchema }),
+  /** How the columns of measuring reports were matched, by what columns they have. */
+  reportColumns: z.record(z.string().min(1).max(2000), reportMatchSchema),
 });
+/** Shapes of reports that are remembered; the oldest are forgotten. */
+export const MOST_REPORT_SHAPES = 40;
 export type CompanySettings = z.infer<typeof companySettingsSchema>;
 
 const companySettingsMigrations: readonly Migration[] = [
@@ -26,6 +30,7 @@ const companySettingsMigrations: readonly Migration[] = [
     name: "usual-standards",
     up: (settings) => ({ ...settings, usualStandards: { imperial: null, metric: null } }),
   },
+  { to: 3, name: "report-columns", up: (settings) => ({ ...settings, reportColumns: {} }) },
 ];
 
 export const companySettingsRecord: RecordKind<CompanySettings> = {

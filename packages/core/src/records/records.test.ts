@@ -156,6 +156,7 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
   Pricing: { "measured-units-by-name": oldPricing },
   "Company settings": {
     "usual-standards": { ...without(starterCompanySettings, "usualStandards"), schemaVersion: 1, pricing: oldPricing },
+    "report-columns": { ...without(starterCompanySettings, "reportColumns"), schemaVersion: 2 },
   },
 };
 

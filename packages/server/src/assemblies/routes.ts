@@ -5,9 +5,9 @@ import {
   houseStandardSchema,
   standardProblems,
 } from "@wide-porch/core/reckoning";
-import type { DataSource, EntityManager } from "typeorm";
+import type { DataSource } from "typeorm";
 import { z } from "zod";
-import { companyEntity } from "../companies/entity";
+import { companyEntity, companyOf } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
@@ -44,9 +44,6 @@ const usualSchema = companySettingsSchema.shape.usualStandards;
 /** A labour task to set a pace for; its hours are nobody's business here. */
 const taskNameSchema = z.object({ id: z.string(), name: z.string() });
 const systemSchema = z.enum(["imperial", "metric"]);
-
-const companyOf = (source: DataSource | EntityManager, id: string, lock?: { mode: "pessimistic_write" }) =>
-  source.getRepository(companyEntity).findOneOrFail({ where: { id }, ...(lock ? { lock } : {}) });
 
 /** The version it was made from; 0 for a new one. */
 const baseVersion = z.int().min(0);

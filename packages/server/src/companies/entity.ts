@@ -1,5 +1,5 @@
 import { type CompanySettings, companySettingsRecord } from "@wide-porch/core";
-import { EntitySchema } from "typeorm";
+import { type DataSource, type EntityManager, EntitySchema } from "typeorm";
 import { liftedTo } from "../database/lifted";
 
 export type Role = "owner" | "estimator" | "crew";
@@ -29,3 +29,7 @@ export const userEntity = new EntitySchema<UserRow>({
     passwordHash: { type: "varchar", length: 255 },
   },
 });
+
+/** A company by its id; locked until the transaction ends where it is to be changed. */
+export const companyOf = (source: DataSource | EntityManager, id: string, lock?: { mode: "pessimistic_write" }) =>
+  source.getRepository(companyEntity).findOneOrFail({ where: { id }, ...(lock ? { lock } : {}) });

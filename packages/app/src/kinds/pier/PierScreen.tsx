@@ -6,6 +6,7 @@ import { AnyDrawing } from "../../components/AnyDrawing";
 import { Choice } from "../../components/Choice";
 import { Title } from "../../components/Text";
 import { useLatestCount } from "../../job/JobContext";
+import { BothWays } from "../../measure/BothWays";
 import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
@@ -15,7 +16,6 @@ import { PartName } from "../../measure/PartName";
 import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { masonryLive } from "../liveWords";
-import { BothWays } from "../masonry-wall/BothWays";
 
 const FILLINGS = [
   { value: false, label: "Solid" },
@@ -55,7 +55,7 @@ export default function PierScreen({ part }: { readonly part: Pier }) {
           </View>
           <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
           <SlotChoices part={part} onChange={change} />
-          <BothWays part={part} />
+          <BothWays part={part} choice="method" />
           <UsesPanel part={part} />
           <NotesAndPhotos part={part} />
         </>

@@ -27,6 +27,7 @@ import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { newId } from "../../sync/newId";
 import { roofLive } from "../liveWords";
+import { ReplaceByDrawn } from "../roof/ReplaceByDrawn";
 import { TimberList } from "../roof/TimberList";
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -105,6 +106,7 @@ export default function RoofTimbersScreen({ part: list }: { readonly part: RoofT
           )}
           <TimberList count={count} name={list.name} />
           <MeasureList measures={kind.measures(list, context, ALONE)} drawing={undefined} />
+          <ReplaceByDrawn part={list} />
           <SlotChoices part={list} onChange={change} />
           <UsesPanel part={list} />
           <NotesAndPhotos part={list} />

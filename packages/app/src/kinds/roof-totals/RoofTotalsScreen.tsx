@@ -12,6 +12,8 @@ import { PartName } from "../../measure/PartName";
 import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { roofTotalsLive } from "../liveWords";
+import { ReplaceByDrawn } from "../roof/ReplaceByDrawn";
+import { ReadReport } from "./ReadReport";
 
 const TAKEN = [
   { value: "slope", label: "Along the slopes" },
@@ -21,6 +23,8 @@ const TAKEN = [
 /** A roof that nobody has drawn: its totals, counted by the same assemblies and marked as reckoned. */
 export default function RoofTotalsScreen({ part }: { readonly part: RoofTotals }) {
   const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
+  const take = (choose: (now: RoofTotals) => RoofTotals): string | undefined =>
+    change((now) => (now.kind === part.kind ? choose(now) : now))?.message;
   return (
     <PartLayout
       drawing={undefined}
@@ -33,6 +37,7 @@ export default function RoofTotalsScreen({ part }: { readonly part: RoofTotals }
           <Faint>
             Reckoned from totals: rafters along the eaves, each as long as the area over the eaves. Nothing is drawn.
           </Faint>
+          <ReadReport onTake={take} />
           <Choice
             label="The area was taken"
             options={TAKEN}
@@ -41,6 +46,7 @@ export default function RoofTotalsScreen({ part }: { readonly part: RoofTotals }
           />
           <FigureList slots={slots} activePath={active} onOpen={show} title="Totals" />
           <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
+          <ReplaceByDrawn part={part} />
           <SlotChoices part={part} onChange={change} />
           <UsesPanel part={part} />
           <NotesAndPhotos part={part} />

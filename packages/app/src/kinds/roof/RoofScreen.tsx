@@ -16,6 +16,7 @@ import { UsesPanel } from "../../assembly/UsesPanel";
 import { Warning } from "../../components/Text";
 import { useLatestCount } from "../../job/JobContext";
 import { useJobLater } from "../../job/useJobLater";
+import { BothWays } from "../../measure/BothWays";
 import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
@@ -124,6 +125,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
             measures={kind.measures(inHouse, context, ALONE)}
             drawing={plain.kind === "plan" ? plain : undefined}
           />
+          <BothWays part={roof} choice="panelsBy" />
           <SlotChoices part={roof} onChange={change} />
           <UsesPanel part={roof} />
           <NotesAndPhotos part={roof} />

@@ -10,6 +10,7 @@ import type { QuantityValues } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, metres } from "../../units";
 import { LEAST_PITCH, MOST_PITCH } from "../roof/figures";
+import { ROOF_FUNCTIONS } from "../roof/functions";
 import { ROOF_PARAMETERS } from "../roof/parameters";
 import { ROOF_QUANTITIES, ROOF_ROWS } from "../roof/quantities";
 import { ROOF_ROLES } from "../roof/roles";
@@ -130,7 +131,7 @@ export const roofTimbersKind: PartKind<RoofTimbers> = {
   rows: ROOF_ROWS,
   rowsOf: () => ({ slopes: [] }),
   roles: ROOF_ROLES,
-  functions: [],
+  functions: ROOF_FUNCTIONS,
   assembliesFor: "roof",
   slot: roofSlot(),
   outline: noOutline,

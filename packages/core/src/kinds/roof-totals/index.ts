@@ -10,6 +10,7 @@ import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from ".
 import { type Problem, problem } from "../../problems/problem";
 import { feet, formatArea, metres, pitchWays } from "../../units";
 import { LEAST_PITCH, MOST_PITCH } from "../roof/figures";
+import { ROOF_FUNCTIONS } from "../roof/functions";
 import { ROOF_PARAMETERS } from "../roof/parameters";
 import { ROOF_QUANTITIES, ROOF_ROWS } from "../roof/quantities";
 import { ROOF_ROLES } from "../roof/roles";
@@ -110,7 +111,7 @@ export const roofTotalsKind: PartKind<RoofTotals> = {
   rows: ROOF_ROWS,
   rowsOf: (part) => ({ slopes: totalsRow(part) }),
   roles: ROOF_ROLES,
-  functions: [],
+  functions: ROOF_FUNCTIONS,
   assembliesFor: "roof",
   slot: roofSlot(),
   waits: (part) => !isRead(part),
@@ -137,4 +138,17 @@ export const roofTotalsKind: PartKind<RoofTotals> = {
   }),
 };
 
+export {
+  guessMatch,
+  REPORT_FIELDS,
+  REPORT_UNITS,
+  type ReportField,
+  type ReportFigure,
+  type ReportMatch,
+  type ReportTable,
+  readReport,
+  reportMatchSchema,
+  reportShape,
+  withReport,
+} from "./report";
 export { type RoofTotals, roofTotalsSchema } from "./schema";

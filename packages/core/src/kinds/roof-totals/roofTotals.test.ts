@@ -29,7 +29,10 @@ const quantityOf = (part: typeof drawn | RoofTotals, rule: string) =>
 
 describe("a roof by totals", () => {
   it("comes to the covering of the same roof drawn, and says that it is reckoned", () => {
-    for (const rule of ["roofPanels", "shingleBundles", "starter", "caps", "edgeMetal", "fasciaBoards", "gutterRun"])
+    expect(quantityOf(totals, "roofPanelsByArea")).toBe(
+      quantityOf({ ...drawn, choices: { panelsBy: "by-area" } }, "roofPanelsByArea"),
+    );
+    for (const rule of ["shingleBundles", "starter", "caps", "edgeMetal", "fasciaBoards", "gutterRun"])
       expect([rule, quantityOf(totals, rule)]).toEqual([rule, expect.closeTo(quantityOf(drawn, rule) ?? -1, 6)]);
     const { lines, openPoints } = countPart(totals, "imperial", library);
     expect(lines.find((line) => line.rule === "commonRafters")?.basis).toBe("reckoned");
@@ -87,7 +90,7 @@ describe("a roof by totals", () => {
   it("says that without eaves there are no rafters, and counts the rest", () => {
     const { lines, problems } = countPart({ ...totals, eaves: measured(0, "") }, "imperial", library);
     expect(problems.map(({ path }) => path)).toEqual(["eaves"]);
-    expect(lines.find(({ rule }) => rule === "roofPanels")?.quantity).toBeGreaterThan(0);
+    expect(lines.find(({ rule }) => rule === "roofPanelsByArea")?.quantity).toBeGreaterThan(0);
   });
 
   it("waits for area and pitch, and refuses what cannot be", () => {

@@ -4,6 +4,7 @@ import { figurePoints, pointsOfFigures } from "../../parts/openPointsOf";
 import type { OpenPoint, PartContext, PartKind } from "../../parts/partKind";
 import { drawRoof } from "./draw";
 import { roofDimensions, roofFigures, withRoofFigure, withRoofLength, withRoofRefused } from "./figures";
+import { ROOF_FUNCTIONS } from "./functions";
 import { roofMeasures } from "./measures";
 import { edgeName, walkedCorners } from "./outline";
 import { choicesOf, ROOF_PARAMETERS } from "./parameters";
@@ -66,7 +67,7 @@ export const roofKind: PartKind<Roof> = {
   rows: ROOF_ROWS,
   rowsOf: roofRows,
   roles: ROOF_ROLES,
-  functions: [],
+  functions: ROOF_FUNCTIONS,
   slot: roofSlot(),
   outline: extentOf,
   draw: drawRoof,
@@ -115,6 +116,7 @@ export {
 export { newFeature as newRoofFeature } from "./features/starts";
 export { formOf, formOf as formOfRoof, ownFormOf as ownFormOfRoof, toMm } from "./form";
 export * from "./formTypes";
+export { roofInPlaceOf } from "./fromListed";
 export { type HalfHip, halfHipOf } from "./halfHip";
 export { planesOf as planesOfRoof } from "./meeting/planes";
 export { reachBeyond as roofReachBeyond } from "./meeting/runOn";

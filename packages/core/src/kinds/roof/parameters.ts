@@ -33,6 +33,8 @@ export const roofChoicesSchema = z.object({
   lookoutSpacing: lengthNm(inches(8), feet(6)),
   /** What takes over from timber that is not sold long enough. */
   engineeredSection: sectionId,
+  /** Panels as they are laid out on each slope, or by its area with waste. */
+  panelsBy: z.enum(["laid-out", "by-area"]),
   /** Gables are framed with the roof, from the wall plate up; not where a wall below is drawn with its gable. */
   gableStuds: z.boolean(),
   /** Of gables, of the walls of dormers, and of what purlins stand on. */
@@ -44,6 +46,8 @@ export type RoofChoice = keyof RoofChoices;
 const WORDS: Readonly<Record<string, string>> = {
   rafters: "Rafters",
   trusses: "Trusses",
+  "laid-out": "As laid out",
+  "by-area": "By area",
   start: "The start of the outline",
   end: "Its other end",
 };
@@ -81,6 +85,7 @@ export const ROOF_PARAMETERS: readonly SlotParameter[] = [
   timber(
     of("engineeredSection", "Past the longest timber sold", "section", { imperial: "eng-9.5", metric: "eng-240" }),
   ),
+  of("panelsBy", "Panels are counted", "choice", both("laid-out")),
   of("gableStuds", "Gables are framed with the roof", "yes-no", both(true), true),
   of("gableStudSection", "Studs of gables and dormers, struts of purlins", "section", {
     imperial: "2x4",

@@ -26,6 +26,7 @@ export const linesOfKind = ({ lines }: RoofForm, ...kinds: readonly SideKind[]):
 export const ROOF_QUANTITIES: readonly Quantity[] = [
   areaQuantity("area", "Area along the slopes"),
   areaQuantity("deckArea", "The same with what lies below a roof that runs up over it"),
+  countQuantity("laidOut", "1 where panels are laid out slope by slope, 0 where the roof is known by totals"),
   areaQuantity("planArea", "Area on plan, with overhangs"),
   areaQuantity("outlineArea", "Area on plan, within the walls"),
   areaQuantity("soffitArea", "Area of the overhangs on plan"),
@@ -87,6 +88,7 @@ export function roofQuantities(roof: Roof): QuantityValues {
   return {
     area: form.faces.reduce((sum, face) => sum + face.areaM2, 0),
     deckArea: form.faces.reduce((sum, face) => sum + face.areaM2 + below(face) * Math.hypot(1, face.pitch), 0),
+    laidOut: 1,
     planArea,
     outlineArea: form.outlineAreaM2,
     soffitArea: Math.max(0, planArea - form.outlineAreaM2),

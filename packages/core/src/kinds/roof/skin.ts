@@ -21,21 +21,25 @@ const flatOn = ({ form: { line }, pitch }: RoofFace, ring: readonly { readonly f
     ((line.normal[0] * x + line.normal[1] * y - line.offsetMm) * Math.hypot(1, pitch)) / MM_PER_M,
   ]);
 
-/** A slope with its overhangs, lying on its rafters. */
-function slopeFigure(face: RoofFace, overMm: number): SpaceFigure {
-  const { form, pitch, sides } = face;
-  const { line } = form;
+/** The plane of a slope: along its foot, and up along it from the line it rises from. */
+export function frameOfSlope({ form: { line }, pitch }: RoofFace): SpaceFigure["frame"] {
   const { along, normal } = line;
   const secant = Math.hypot(1, pitch);
   const [cosine, sine] = [1 / secant, pitch / secant];
   const origin: XYZ = [normal[0] * line.offsetMm, normal[1] * line.offsetMm, line.fromHeightMm];
   return {
-    frame: {
-      origin: metres(origin),
-      along: [along[0], 0, -along[1]],
-      up: [normal[0] * cosine, sine, -normal[1] * cosine],
-    },
-    outline: flatOn(face, sides),
+    origin: metres(origin),
+    along: [along[0], 0, -along[1]],
+    up: [normal[0] * cosine, sine, -normal[1] * cosine],
+  };
+}
+
+/** A slope with its overhangs, lying on its rafters. */
+function slopeFigure(face: RoofFace, overMm: number): SpaceFigure {
+  const secant = Math.hypot(1, face.pitch);
+  return {
+    frame: frameOfSlope(face),
+    outline: flatOn(face, face.sides),
     nearM: overMm / secant / MM_PER_M,
     depthM: THICK_M,
   };

@@ -3,6 +3,7 @@ import type { LaidPart, Site } from "../../../layouts";
 import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { formatLength, pitchWays, toMetres } from "../../../units";
+import { sheetWorking } from "../../stud-wall/build/sheets";
 import { drawRoof } from "../draw";
 import type { FeatureKind } from "../features/schema";
 import { formOf } from "../form";
@@ -13,6 +14,8 @@ import { beamsNeeded, fasciasApart, flatFrame } from "../problems";
 import type { Roof } from "../schema";
 import { frameRoof } from "./frame";
 import { longestSold, withinStock } from "./longest";
+import { PANEL_ROLE, panelShapes } from "./panels/layPanels";
+import { NO_PANELS, panelAnswers, panelsOf } from "./panels/panelsOf";
 import { timberOf } from "./timberOf";
 import { roofWorking } from "./working";
 
@@ -75,24 +78,29 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart
     ? { pieces: [], choices: chosen, problems: [TOO_MANY] }
     : layTimber(roof, chosen, assembly, site);
   const byRole = (role: string) => pieces.filter((piece) => piece.role === role);
+  const known = formulaChoices(choices);
+  const panels = tooMany ? NO_PANELS : panelsOf(roof, choices, known, assembly, site);
+  const laidPanels = choices.panelsBy === "laid-out" ? panels.laid : undefined;
   const formed = formOf(roof);
   const steepest = formed.ok ? formed.form.faces.map((face) => face.pitch) : [];
   const pitches = [...new Set(steepest)].toSorted((a, b) => a - b).map((each) => pitchWays(each, context.system)[0]);
   return {
-    pieces,
+    pieces: [...pieces, ...(laidPanels?.pieces ?? [])],
+    compared: panels.compared,
     draw: () => {
       const drawing = drawRoof(roof, context);
       if (drawing.kind !== "plan") return drawing;
       const timber = pieces.map(({ id, points = [] }) => ({ id, role: "timber" as const, points, closed: true }));
-      return { ...drawing, shapes: [...drawing.shapes, ...timber] };
+      const sheets = laidPanels && formed.ok ? panelShapes(formed.form, laidPanels) : [];
+      return { ...drawing, shapes: [...drawing.shapes, ...timber, ...sheets] };
     },
     laid: {
       lengthsNm: (role) => byRole(role).map((piece) => piece.cutLengthNm),
-      ask: () => undefined,
+      ask: panelAnswers(laidPanels, PANEL_ROLE),
       sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
     },
     timberOf: timberOf(choices),
-    choices: formulaChoices(choices),
+    choices: known,
     reckoned: false,
     repeats: 1,
     words: {
@@ -102,12 +110,15 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart
       spacingWords: formatLength(choices.rafterSpacing, context.system),
     },
     workingOf: (role, sectionId) =>
-      roofWorking(
-        pieces.filter((piece) => piece.role === role && (sectionId === "" || piece.sectionId === sectionId)),
-        context,
-      ),
+      role === PANEL_ROLE
+        ? sheetWorking(role, laidPanels?.pieces ?? [], context)
+        : roofWorking(
+            pieces.filter((piece) => piece.role === role && (sectionId === "" || piece.sectionId === sectionId)),
+            context,
+          ),
     problems: [
       ...problems,
+      ...panels.problems,
       ...beamsNeeded(roof),
       ...flatFrame(roof, context.system),
       ...unreachedHeights(roof, context.system),

@@ -1,42 +1,25 @@
-import { difference, differenceRings, overlapRings, type Point, type Polygon, polygonArea } from "../../../geometry";
-import type { Gradient } from "./planes";
-import { heightAt } from "./planes";
-
-/**
- * Slopes are clipped on a grid of a hundredth of a millimetre: fine enough for timber, and coarse enough that the clipping package works
- * in whole numbers it can multiply exactly, up to 470 m.
- */
-const GRID_NM = 10_000;
-
-const onGrid = (polygon: Polygon): Polygon =>
-  polygon.map(({ xNm, yNm }) => ({ xNm: Math.round(xNm / GRID_NM), yNm: Math.round(yNm / GRID_NM) }));
-const offGrid = (polygon: Polygon): Polygon =>
-  polygon.map(({ xNm, yNm }) => ({ xNm: xNm * GRID_NM, yNm: yNm * GRID_NM }));
-
-/** What two polygons both cover. */
-export const both = (a: Polygon, b: Polygon): Polygon[] => overlapRings(onGrid(a), onGrid(b)).map(offGrid);
-
-/** In square metres. */
-export const bothArea = (a: Polygon, b: Polygon): number =>
-  both(a, b).reduce((sum, ring) => sum + polygonArea(ring), 0);
-
-/** What others leave of a polygon, without holes in it. */
-export const without = (polygon: Polygon, others: readonly Polygon[]): Polygon[] =>
-  difference(onGrid(polygon), others.map(onGrid)).map(offGrid);
-
-/** What others leave of a polygon; a hole in it is a ring with the clock. */
-export const withoutRings = (polygon: Polygon, others: readonly Polygon[]): Polygon[] =>
-  differenceRings(onGrid(polygon), others.map(onGrid)).map(offGrid);
+import { type Point, type Polygon, polygonArea } from "../../../geometry";
+import { type Gradient, heightAt } from "./planes";
 
 /** Less than a square centimetre is the rounding of a corner. */
 const LEAST_M2 = 1e-4;
 /** Planes this close together lie in each other. */
 const ALIKE_MM = 0.05;
 
+const apart = (a: Gradient, b: Gradient): Gradient => ({
+  gradX: a.gradX - b.gradX,
+  gradY: a.gradY - b.gradY,
+  cMm: a.cMm - b.cMm,
+});
+
+/** Whether two planes are one over a ring. */
+export const liesIn = (ring: Polygon, one: Gradient, other: Gradient): boolean =>
+  ring.every((point) => Math.abs(heightAt(apart(one, other), point)) < ALIKE_MM);
+
 /** The part of a ring in which a plane lies over another; where it is in several pieces, they hang together by lines of no width. */
 export function whereOver(ring: Polygon, over: Gradient, under: Gradient): Polygon[] {
-  const apart = { gradX: over.gradX - under.gradX, gradY: over.gradY - under.gradY, cMm: over.cMm - under.cMm };
-  const heights = ring.map((point) => heightAt(apart, point));
+  const difference = apart(over, under);
+  const heights = ring.map((point) => heightAt(difference, point));
   if (heights.every((height) => height < ALIKE_MM)) return [];
   const kept = ring.flatMap((from, index): Point[] => {
     const next = (index + 1) % ring.length;

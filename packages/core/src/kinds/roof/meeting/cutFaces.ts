@@ -1,8 +1,9 @@
 import { isInside, type Point, type Polygon, polygonArea, signedArea } from "../../../geometry";
+import { both, bothArea, without } from "../../../geometry/grid";
 import { NM_PER_MM } from "../../../units";
 import type { Carried, Hole, RoofFace } from "../formTypes";
 import type { PlainSide } from "../overhang";
-import { both, bothArea, whereOver, without } from "./clip";
+import { liesIn, whereOver } from "./clip";
 import { boxesMeet, leftOf, liesAlong, type NewSide, sidesOf } from "./cutRing";
 import { gradientOf, heightAt, polygonOf, ringsOf } from "./planes";
 import type { Meets, Neighbour } from "./types";
@@ -13,9 +14,11 @@ const MEETS_MM = 1;
 /** What is gone of a slope: where it lies below a neighbour, within the line of that one's walls. */
 function goneOf(face: RoofFace, polygon: Polygon, neighbours: readonly Neighbour[], own: Polygon): Polygon[] {
   const plane = gradientOf(face.form);
-  return neighbours.flatMap(({ outline, tops, over }) => {
+  return neighbours.flatMap(({ outline, tops, over, comesFirst }) => {
     const inside = boxesMeet(polygon, outline)
-      ? tops.filter(({ ring }) => boxesMeet(polygon, ring)).flatMap((top) => whereOver(top.ring, top, plane))
+      ? tops
+          .filter(({ ring }) => boxesMeet(polygon, ring))
+          .flatMap((top) => (comesFirst && liesIn(top.ring, top, plane) ? [top.ring] : whereOver(top.ring, top, plane)))
       : [];
     // An overhang ends where something of another roof stands higher in its way; within the walls that lies over it.
     const beside = over
@@ -41,6 +44,7 @@ function newSides(face: RoofFace, neighbours: readonly Neighbour[]): NewSide {
           isBeside(top.ring, from, to),
       );
       if (!met) continue;
+      if (liesIn(met.ring, met, plane)) return { kind: "seam" };
       // Water of a slope that runs level into another of the same way goes on over it.
       const sameWay = level && met.gradX * normal[0] + met.gradY * normal[1] > 0 && isHead(face, from, to);
       return { kind: sameWay ? "break" : "valley", cutBy: id };

@@ -1,9 +1,9 @@
 import { boundsOf, distance, type Point, type Polygon, polygonArea, signedArea } from "../../../geometry";
+import { both, withoutRings } from "../../../geometry/grid";
 import type { XY, XYZ } from "../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../units";
 import type { RoofFace } from "../formTypes";
 import { heightOn, type PlainSide, type SideKind } from "../overhang";
-import { both, withoutRings } from "./clip";
 import { pointOf } from "./planes";
 
 /** What a side is that was not there before. */

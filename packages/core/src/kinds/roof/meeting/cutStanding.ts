@@ -1,8 +1,8 @@
 import { type Point, type Polygon, polygonArea } from "../../../geometry";
+import { withoutRings } from "../../../geometry/grid";
 import type { FaceSide, XYZ } from "../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../units";
 import type { StandingFace } from "../formTypes";
-import { withoutRings } from "./clip";
 import { heightAt } from "./planes";
 import type { Meets, PlaneOver } from "./types";
 

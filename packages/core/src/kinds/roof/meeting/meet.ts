@@ -1,10 +1,11 @@
 import { type Polygon, polygonArea } from "../../../geometry";
+import { both, bothArea, without } from "../../../geometry/grid";
 import type { XYZ } from "../../../geometry/skeleton";
 import { ownValue } from "../../../records/ownValue";
 import { NM_PER_MM } from "../../../units";
 import { linesOf } from "../assemble";
 import type { Covered, MetOthers, RoofFace, RoofForm } from "../formTypes";
-import { both, bothArea, whereOver, without } from "./clip";
+import { whereOver } from "./clip";
 import { cutFace } from "./cutFaces";
 import { boxesMeet } from "./cutRing";
 import { cutStanding } from "./cutStanding";

@@ -13,6 +13,8 @@ export type Neighbour = {
   readonly id: string;
   readonly name: string;
   readonly what: "slopes" | "walls";
+  /** Where both lie in one plane, it is this roof that ends: one of the two has to. */
+  readonly comesFirst: boolean;
   /** The line of its walls: a roof that lies lower within it is cut off there. */
   readonly outline: Polygon;
   /** Its top over that outline: slopes and flats of a roof, the ceiling of a room of a storey above. */

@@ -1,8 +1,8 @@
-import { type MasonryWall, type Pier, settlePart } from "@wide-porch/core";
+import { kindOf, type Part, settlePart } from "@wide-porch/core";
 import { View } from "react-native";
-import { Choice } from "../../components/Choice";
-import { Faint, Strong, Title } from "../../components/Text";
-import { useJob } from "../../job/JobContext";
+import { Choice } from "../components/Choice";
+import { Faint, Strong, Title } from "../components/Text";
+import { useJob } from "../job/JobContext";
 
 const OPTIONS = [
   { value: "laid-out", label: "As laid out" },
@@ -11,13 +11,20 @@ const OPTIONS = [
 
 const shown = (count: number): string => Number(count.toFixed(1)).toLocaleString("en");
 
-/** The units of each leaf by both ways of counting, and which of them is in force. */
-export function BothWays({ part }: { readonly part: MasonryWall | Pier }) {
+type Props = {
+  readonly part: Part;
+  /** The choice of the part that says which is in force. */
+  readonly choice: string;
+};
+
+/** What is laid out, and what it comes to by area, and which of them is in force. */
+export function BothWays({ part, choice }: Props) {
   const { reckoning, context, rules, changePart } = useJob("reckoning", "context", "rules", "changePart");
   const compared = reckoning?.counts.find((each) => each.partId === part.id)?.compared ?? [];
   if (compared.length === 0) return null;
-  const { settled } = settlePart(part, context.system, rules);
-  const method = settled?.choices.method ?? "laid-out";
+  const settled = settlePart(part, context.system, rules);
+  const { slot } = kindOf(settled);
+  const method = OPTIONS.find(({ value }) => value === slot?.values(settled).get(choice))?.value ?? "laid-out";
   return (
     <View className="gap-3">
       <Title level={2}>Counted in two ways</Title>
@@ -33,10 +40,10 @@ export function BothWays({ part }: { readonly part: MasonryWall | Pier }) {
         label="In force"
         options={OPTIONS}
         value={method}
-        assumed={settled?.assumed.has("method") ?? true}
+        assumed={slot?.assumed(settled).has(choice) ?? true}
         onChange={(chosen) =>
           changePart(part.id, (now) =>
-            "choices" in now ? { ...now, choices: { ...now.choices, method: chosen } } : now,
+            "choices" in now ? { ...now, choices: { ...now.choices, [choice]: chosen } } : now,
           )
         }
       />

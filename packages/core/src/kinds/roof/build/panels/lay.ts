@@ -1,0 +1,120 @@
+import { type Point, type Polygon, polygonArea } from "../../../../geometry";
+import { both, without } from "../../../../geometry/grid";
+import type { XY, XYZ } from "../../../../geometry/skeleton";
+import { NM_PER_MM } from "../../../../units";
+import type { RoofFace } from "../../form";
+import { inFace } from "../rafters";
+
+/** A sheet as it lies on a slope: along its foot, and up it. Millimetres. */
+export type LyingSheet = { readonly alongMm: number; readonly upMm: number };
+
+/** What of a sheet's place lies on the slope, in the slope's own plane: along its foot and up along the slope. */
+export type Laid = { readonly corners: readonly XY[]; readonly course: number };
+
+const LEAST_MM2 = 400;
+
+/** A slope flattened: along its foot, and up along it from the line its plane rises from. */
+export function flattened(face: RoofFace, ring: readonly { readonly from: XYZ }[]): XY[] {
+  const secant = Math.hypot(1, face.pitch);
+  return ring.map(({ from }) => {
+    const [along, into] = inFace(face, from);
+    return [along, into * secant];
+  });
+}
+
+const toPoints = (ring: readonly XY[]): Polygon =>
+  ring.map(([x, y]): Point => ({ xNm: Math.round(x * NM_PER_MM), yNm: Math.round(y * NM_PER_MM) }));
+const toMm = (ring: Polygon): XY[] => ring.map(({ xNm, yNm }): XY => [xNm / NM_PER_MM, yNm / NM_PER_MM]);
+
+type Box = { readonly left: number; readonly right: number; readonly low: number; readonly high: number };
+
+/** Whether a line comes into a box, however little. */
+function entersBox(from: XY, to: XY, { left, right, low, high }: Box): boolean {
+  let [start, end] = [0, 1];
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  for (const [delta, least, most, at] of [
+    [dx, left, right, from[0]],
+    [dy, low, high, from[1]],
+  ] as const) {
+    if (Math.abs(delta) < 1e-12) {
+      if (at <= least || at >= most) return false;
+      continue;
+    }
+    const [a, b] = [(least - at) / delta, (most - at) / delta];
+    start = Math.max(start, Math.min(a, b));
+    end = Math.min(end, Math.max(a, b));
+  }
+  return start < end - 1e-12;
+}
+
+function isWithin(ring: readonly XY[], [x, y]: XY): boolean {
+  let inside = false;
+  for (const [index, a] of ring.entries()) {
+    const b = ring[(index + 1) % ring.length] ?? a;
+    if (a[1] > y !== b[1] > y && x < a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0])) inside = !inside;
+  }
+  return inside;
+}
+
+/** What of a box lies in a ring: all of it, nothing, or what the ring's sides leave. */
+function clipped(box: Box, ring: readonly XY[]): XY[][] {
+  const corners: XY[] = [
+    [box.left, box.low],
+    [box.right, box.low],
+    [box.right, box.high],
+    [box.left, box.high],
+  ];
+  const crossed = ring.some((from, index) => entersBox(from, ring[(index + 1) % ring.length] ?? from, box));
+  if (crossed) return both(toPoints(corners), toPoints(ring)).map(toMm);
+  return isWithin(ring, [(box.left + box.right) / 2, (box.low + box.high) / 2]) ? [corners] : [];
+}
+
+const areaOf = (ring: readonly XY[]): number => polygonArea(toPoints(ring)) * 1e6;
+
+/**
+ * Sheets in courses from the foot of a slope up, every other course by half a sheet, their ends where rafters lie; cut where the slope ends,
+ * and where something is cut out of it.
+ */
+export function layOnSlope(
+  rings: readonly (readonly XY[])[],
+  holes: readonly (readonly XY[])[],
+  fromMm: number,
+  sheet: LyingSheet,
+): Laid[] {
+  const corners = rings.flat();
+  const [left, right] = [Math.min(...corners.map(([x]) => x)), Math.max(...corners.map(([x]) => x))];
+  const [low, high] = [Math.min(...corners.map(([, y]) => y)), Math.max(...corners.map(([, y]) => y))];
+  const laid: Laid[] = [];
+  const courses = Math.ceil((high - low) / sheet.upMm - 1e-6);
+  for (let course = 0; course < courses; course += 1) {
+    const origin = fromMm + (course % 2 === 1 ? sheet.alongMm / 2 : 0);
+    const first = Math.floor((left - origin) / sheet.alongMm + 1e-6);
+    for (let at = origin + first * sheet.alongMm; at < right - 1e-6; at += sheet.alongMm) {
+      const from = low + course * sheet.upMm;
+      const box = { left: at, right: at + sheet.alongMm, low: from, high: from + sheet.upMm };
+      for (const ring of rings)
+        for (const piece of clipped(box, ring).flatMap((each) => outsideHoles(each, holes)))
+          if (areaOf(piece) > LEAST_MM2) laid.push({ corners: piece, course });
+    }
+  }
+  return laid;
+}
+
+/** A hole that takes a piece apart leaves several; one within a piece is sawn out of it. */
+function outsideHoles(piece: readonly XY[], holes: readonly (readonly XY[])[]): (readonly XY[])[] {
+  return holes
+    .reduce(
+      (left: readonly (readonly XY[])[], hole) =>
+        left.flatMap((each): (readonly XY[])[] => {
+          const [x, y] = [each.map(([a]) => a), each.map(([, b]) => b)];
+          const box = { left: Math.min(...x), right: Math.max(...x), low: Math.min(...y), high: Math.max(...y) };
+          const meets = hole.some((from, index) => entersBox(from, hole[(index + 1) % hole.length] ?? from, box));
+          const [corner] = each;
+          if (!meets)
+            return corner && isWithin(hole, [(box.left + box.right) / 2, (box.low + box.high) / 2]) ? [] : [each];
+          return without(toPoints(each), [toPoints(hole)]).map(toMm);
+        }),
+      [piece],
+    )
+    .slice();
+}
