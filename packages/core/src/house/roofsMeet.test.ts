@@ -103,6 +103,36 @@ it("an overhang of the main roof ends where the wing stands in its way", () => {
   expect(eaves).toBeCloseTo(40 + 40 - 16, 3);
 });
 
+it("overhangs of both meet in the corner: valleys run out to the fascias, and nothing there is covered twice", () => {
+  const forms = inHouse({ ...main, overhang: said(feet(2)) }, { ...wing, overhang: said(feet(2)) });
+  const [whole, low] = [formIn(forms, "main"), formIn(forms, "wing")];
+  // (8 + 2) ft on plan: 10 × √2, and 5 ft up.
+  const valley = Math.hypot(10, 10, 5);
+  expect(linesOfKind(low, "valley").map(({ lengthMm }) => feetOf(lengthMm))).toEqual([
+    expect.closeTo(valley, 3),
+    expect.closeTo(valley, 3),
+  ]);
+  expect(linesOfKind(whole, "valley")).toEqual([]);
+  expect(linesOfKind(whole, "wall-side")).toEqual([]);
+  // On plan the two overhangs come round the outline: 2 ft along 12 + 12 + 40 and 10 + 10 ft, less the square of each inner corner once.
+  const plan = [whole, low].reduce(
+    (sum, form) => sum + form.faces.reduce((area, face) => area + face.planAreaM2, 0),
+    0,
+  );
+  expect(sqFt(plan)).toBeCloseTo(960 + 160 + 2 * (12 + 12 + 40 + 10 + 10) - 2 * 4, 1);
+});
+
+it("an overhang high above a lower roof leaves both as they are", () => {
+  const high = { ...main, overhang: said(feet(2)), plate: said(feet(8)) };
+  const forms = inHouse(high, {
+    ...wing,
+    overhang: said(feet(2)),
+    edges: wing.edges.map((edge) => ({ ...edge, end: edge.id === "a" ? ("gable" as const) : edge.end })),
+  });
+  const eaves = linesOfKind(formIn(forms, "main"), "eave").reduce((sum, { lengthMm }) => sum + feetOf(lengthMm), 0);
+  expect(eaves).toBeCloseTo(80, 3);
+});
+
 it("two roofs over each other's walls are cut by each other alike, whichever way round they are", () => {
   const cross: Roof = {
     ...roofOf("imperial", rectangle(feet(16), feet(24), ["gable", "eave", "gable", "eave"]), { pitch: SIX }),

@@ -4,6 +4,7 @@ import {
   type Meets,
   type Neighbour,
   outlineOfRoof,
+  overhangsOfRoof,
   ownFormOfRoof,
   type PlaneOver,
   planesOfRoof,
@@ -65,7 +66,18 @@ function roomsOver(own: Standing, plan: JobPlan): Neighbour[] {
       const transform = between(house, level.floorNm + height.valueNm, own);
       const outline = moved(outsideOf(placed), transform);
       const top = { ring: outline, gradX: 0, gradY: 0, cMm: transform.riseMm };
-      return [{ id: room.id, name: room.name, what: "walls", comesFirst: true, outline, tops: [top], over: [] }];
+      return [
+        {
+          id: room.id,
+          name: room.name,
+          what: "walls",
+          comesFirst: true,
+          outline,
+          tops: [top],
+          overhangs: [],
+          over: [],
+        },
+      ];
     });
   });
 }
@@ -83,6 +95,7 @@ function roofBeside(other: Standing, own: Standing): Neighbour | undefined {
     comesFirst: false,
     outline: moved(outline.polygon, transform),
     tops: planesOfRoof(formed.form).map((plane) => movedPlane(plane, transform)),
+    overhangs: overhangsOfRoof(formed.form, outline.polygon).map((plane) => movedPlane(plane, transform)),
     over: [],
   };
 }

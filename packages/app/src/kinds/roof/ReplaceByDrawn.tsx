@@ -19,8 +19,10 @@ export function ReplaceByDrawn({ part }: Props) {
   const drawn = parts.filter(isRoof).filter((roof) => formOf(roof).ok);
   const draw = () => {
     const id = newId();
-    savePart(roofInPlaceOf(part, id, context));
-    router.push(`/jobs/${jobId}/measure/${id}` as Href);
+    const roof = roofInPlaceOf(part, id, context);
+    savePart(roof);
+    const first = encodeURIComponent(`edges.${roof.edges[0]?.id}.length`);
+    router.push(`/jobs/${jobId}/measure/${id}?figure=${first}` as Href);
   };
   return (
     <View className="flex-row flex-wrap gap-2">

@@ -118,7 +118,7 @@ export { formOf, formOf as formOfRoof, ownFormOf as ownFormOfRoof, toMm } from "
 export * from "./formTypes";
 export { roofInPlaceOf } from "./fromListed";
 export { type HalfHip, halfHipOf } from "./halfHip";
-export { planesOf as planesOfRoof } from "./meeting/planes";
+export { overhangsOf as overhangsOfRoof, planesOf as planesOfRoof } from "./meeting/planes";
 export { reachBeyond as roofReachBeyond } from "./meeting/runOn";
 export type { Meets, Neighbour, PlaneOver } from "./meeting/types";
 export {

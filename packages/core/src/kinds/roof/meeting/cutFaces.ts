@@ -5,8 +5,8 @@ import type { Carried, Hole, RoofFace } from "../formTypes";
 import type { PlainSide } from "../overhang";
 import { liesIn, whereOver } from "./clip";
 import { boxesMeet, leftOf, liesAlong, type NewSide, sidesOf } from "./cutRing";
-import { gradientOf, heightAt, polygonOf, ringsOf } from "./planes";
-import type { Meets, Neighbour } from "./types";
+import { type Gradient, gradientOf, heightAt, polygonOf, ringsOf } from "./planes";
+import type { Meets, Neighbour, PlaneOver } from "./types";
 
 /** Heights this close together are one: where two slopes meet. */
 const MEETS_MM = 1;
@@ -29,6 +29,31 @@ function goneOf(face: RoofFace, polygon: Polygon, neighbours: readonly Neighbour
   });
 }
 
+/** Where an overhang comes into that of another roof at a corner: above the line in which they meet it is the other's. */
+function cornersOfOverhangs(
+  face: RoofFace,
+  polygon: Polygon,
+  neighbours: readonly Neighbour[],
+  own: Polygon,
+): Polygon[] {
+  const plane = gradientOf(face.form);
+  const others = neighbours.flatMap(({ overhangs }) => overhangs.filter(({ ring }) => boxesMeet(polygon, ring)));
+  if (others.length === 0) return [];
+  return without(polygon, [own]).flatMap((overhang) =>
+    others.flatMap((other) =>
+      both(overhang, other.ring).flatMap((ring) => {
+        const over = whereOver(ring, other, plane);
+        // One high above the other leaves both as they are.
+        return whereOver(ring, plane, other).length > 0 ? over : [];
+      }),
+    ),
+  );
+}
+
+const isMet = (top: PlaneOver, plane: Gradient, from: Point, to: Point): boolean =>
+  [from, to].every((end) => Math.abs(heightAt(top, end) - heightAt(plane, end)) < MEETS_MM) &&
+  isBeside(top.ring, from, to);
+
 /** What a new side of a slope is by what lies beyond it. */
 function newSides(face: RoofFace, neighbours: readonly Neighbour[]): NewSide {
   const plane = gradientOf(face.form);
@@ -37,18 +62,16 @@ function newSides(face: RoofFace, neighbours: readonly Neighbour[]): NewSide {
     const [low, high] = [heightAt(plane, from), heightAt(plane, to)];
     const level = Math.abs(high - low) < 0.1;
     for (const { id, tops } of neighbours) {
-      const met = tops.find(
-        (top) =>
-          Math.abs(heightAt(top, from) - low) < MEETS_MM &&
-          Math.abs(heightAt(top, to) - high) < MEETS_MM &&
-          isBeside(top.ring, from, to),
-      );
+      const met = tops.find((top) => isMet(top, plane, from, to));
       if (!met) continue;
       if (liesIn(met.ring, met, plane)) return { kind: "seam" };
       // Water of a slope that runs level into another of the same way goes on over it.
       const sameWay = level && met.gradX * normal[0] + met.gradY * normal[1] > 0 && isHead(face, from, to);
       return { kind: sameWay ? "break" : "valley", cutBy: id };
     }
+    const hangs = neighbours.find(({ overhangs }) => overhangs.some((top) => isMet(top, plane, from, to)));
+    // Counted once, by the later of the two.
+    if (hangs) return hangs.comesFirst ? { kind: "valley", cutBy: hangs.id } : { kind: "seam" };
     const along = neighbours.find(({ outline }) => liesAlong(outline, from, to));
     if (along) return { kind: level ? "wall-top" : "wall-side", cutBy: along.id };
     return { kind: "seam" };
@@ -115,7 +138,7 @@ function aboveMiddle({ form: { line } }: RoofFace, { from, to }: PlainSide): Poi
 /** One slope as others leave it: itself where nothing meets it, several parts, or nothing. */
 export function cutFace(face: RoofFace, { neighbours }: Meets, own: Polygon): readonly RoofFace[] {
   const polygon = polygonOf(face.sides);
-  const gone = goneOf(face, polygon, neighbours, own);
+  const gone = [...goneOf(face, polygon, neighbours, own), ...cornersOfOverhangs(face, polygon, neighbours, own)];
   if (!gone.some((ring) => bothArea(ring, polygon) > LEAST_M2)) return [face];
   const cut = { face, neighbours, gone };
   const bounds = { before: face.sides, corners: cornersOf(neighbours), isNew: newSides(face, neighbours) };

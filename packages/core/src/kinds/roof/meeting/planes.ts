@@ -1,4 +1,5 @@
 import type { Point, Polygon } from "../../../geometry";
+import { without } from "../../../geometry/grid";
 import type { FormFace } from "../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../units";
 import type { RoofFace, RoofForm } from "../formTypes";
@@ -52,3 +53,9 @@ export function planesOf({ faces, flats }: RoofForm): PlaneOver[] {
     ...flats.map((ring) => ({ ring: ring.map(pointOf), gradX: 0, gradY: 0, cMm: ring[0]?.[2] ?? 0 })),
   ];
 }
+
+/** What of the slopes hangs out over the line of the walls. */
+export const overhangsOf = ({ faces }: RoofForm, outline: Polygon): PlaneOver[] =>
+  faces
+    .filter(({ dormerId }) => dormerId === undefined)
+    .flatMap((face) => without(polygonOf(face.sides), [outline]).map((ring) => ({ ring, ...gradientOf(face.form) })));

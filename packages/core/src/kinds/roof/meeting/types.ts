@@ -19,6 +19,8 @@ export type Neighbour = {
   readonly outline: Polygon;
   /** Its top over that outline: slopes and flats of a roof, the ceiling of a room of a storey above. */
   readonly tops: readonly PlaneOver[];
+  /** What hangs over its walls, by itself: where that of both meets at a corner, they end in each other. */
+  readonly overhangs: readonly PlaneOver[];
   /** Where it lies over this roof: its slopes as they are once cut, running on into this roof where its edges say so. */
   readonly over: readonly PlaneOver[];
 };
