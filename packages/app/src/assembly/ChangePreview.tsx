@@ -1,6 +1,7 @@
 import { type CountChange, compareCounts, type MeasuringSystem, type Part, quantityText } from "@wide-porch/core";
 import { useEffect, useState } from "react";
 import { View } from "react-native";
+import { Button } from "../components/Button";
 import { Body, Faint, Strong } from "../components/Text";
 import type { DeviceJob, Rules } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
@@ -16,6 +17,7 @@ const SHOWN = 12;
 /** Every quantity of a job that another way of building would change, and by how much. */
 export function ChangePreview({ job, before, after }: Props) {
   const [changes, setChanges] = useState<readonly CountChange[]>();
+  const [all, setAll] = useState(false);
   useEffect(() => {
     let current = true;
     const ask = async () => {
@@ -33,10 +35,12 @@ export function ChangePreview({ job, before, after }: Props) {
   return (
     <View className="gap-1" role="status">
       <Strong>{changes.length === 1 ? "1 quantity would change" : `${changes.length} quantities would change`}</Strong>
-      {changes.slice(0, SHOWN).map((each) => (
+      {changes.slice(0, all ? undefined : SHOWN).map((each) => (
         <Change key={each.lineId} change={each} system={job.system} />
       ))}
-      {changes.length > SHOWN ? <Faint>{`and ${changes.length - SHOWN} more`}</Faint> : null}
+      {changes.length > SHOWN && !all ? (
+        <Button label={`and ${changes.length - SHOWN} more`} kind="quiet" onPress={() => setAll(true)} />
+      ) : null}
     </View>
   );
 }

@@ -14,7 +14,7 @@ type Look = { readonly fill: string; readonly stroke: string; readonly width: nu
 /** What is a line, not a surface. */
 const LINES: ReadonlySet<PlanRole> = new Set(["walk", "ridge", "valley", "wall-line"]);
 /** What others are drawn over: lit, it is washed, not filled. */
-const GROUNDS: ReadonlySet<PlanRole> = new Set(["room", "slope"]);
+const GROUNDS: ReadonlySet<PlanRole> = new Set(["room", "slope", "panel"]);
 
 function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
   if (lit)

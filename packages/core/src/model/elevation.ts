@@ -114,9 +114,11 @@ function hides(front: Seen, behind: Seen): boolean {
 }
 
 /** What makes up the outside of a house: surfaces of roofs, rooms, and whatever is laid on walls in sheets or courses. */
-export const isOutside = ({ group, role }: Solid): boolean => {
+export const isOutside = ({ group, role, frame }: Solid): boolean => {
   const form = roleOf(role)?.form;
-  return form === "sheet" || form === "course" || form === undefined || group === ROOMS_GROUP;
+  // Panels of a slope lie below its surface, which is drawn.
+  const isUpright = frame.up[1] > 0.999;
+  return (form === "sheet" && isUpright) || form === "course" || form === undefined || group === ROOMS_GROUP;
 };
 
 /** More sides than this are not sorted out while one waits. */

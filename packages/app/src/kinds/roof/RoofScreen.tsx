@@ -101,7 +101,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
               </Warning>
             ))}
           {refusal ? <Warning role="alert">{refusal}</Warning> : null}
-          <ShapePanel roof={roof} onChange={changeRoof} />
+          <ShapePanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
           <MeetingPanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
           <EdgesPanel
             roof={roof}
@@ -114,7 +114,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
           />
           <FeaturesPanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
           <FigureList
-            slots={slots.filter(({ path }) => !/^(edges|features|beside)\./.test(path))}
+            slots={slots.filter(({ path }) => !/^(edges|features|beside|courtyards)\./.test(path))}
             activePath={active}
             onOpen={show}
             title="The whole roof"

@@ -1,13 +1,19 @@
 import {
+  courtyardName,
+  type FigureSlot,
   formatLength,
+  MOST_COURTYARDS,
+  outlineOfRoof,
   ROOF_SHAPES,
   type Roof,
   type RoofShape,
   roofOverStorey,
   roofRing,
   SHAPE_WORDS,
+  withCourtyard,
   withFlat,
   withoutBreak,
+  withoutCourtyard,
   withoutFlat,
   withShape,
   withTwoPitches,
@@ -16,11 +22,20 @@ import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Choice } from "../../components/Choice";
 import { Faint, Title } from "../../components/Text";
+import { Trash2 } from "../../icons";
 import { useJob } from "../../job/JobContext";
 import { useJobLater } from "../../job/useJobLater";
+import { FigureList } from "../../measure/FigureList";
+import { newId } from "../../sync/newId";
 import type { RoofChange } from "./RoofScreen";
 
-type Props = { readonly roof: Roof; readonly onChange: (change: RoofChange) => boolean };
+type Props = {
+  readonly roof: Roof;
+  readonly slots: readonly FigureSlot[];
+  readonly active: string | undefined;
+  readonly onChange: (change: RoofChange) => boolean;
+  readonly onFigure: (path: string) => void;
+};
 
 const MEASURED = [
   { value: "level", label: "Level" },
@@ -28,12 +43,17 @@ const MEASURED = [
 ] as const;
 
 /** Where the outline is from, the shapes that a press gives, and what holds for the whole roof. */
-export function ShapePanel({ roof, onChange }: Props) {
+export function ShapePanel({ roof, slots, active, onChange, onFigure }: Props) {
   const { context } = useJob("context");
   const { plan } = useJobLater("plan");
   const { system } = context;
   const storeys = plan.storeys.filter((storey) => roofRing(storey).length > 0);
   const shape = (to: RoofShape) => onChange((now) => withShape(now, to, system));
+  const outline = outlineOfRoof(roof);
+  const courtyard: RoofChange = (now) => {
+    const walked = outlineOfRoof(now);
+    return walked.ok ? withCourtyard(now, newId().slice(0, 8), walked.polygon, walked.inwards) : now;
+  };
   const flat = roof.flatHeight.valueNm !== null;
   const broken = roof.breakHeight.valueNm !== null || roof.upperPitch.value !== null;
   return (
@@ -70,12 +90,39 @@ export function ShapePanel({ roof, onChange }: Props) {
           kind="plain"
           onPress={() => onChange((now) => (broken ? withoutBreak(now) : withTwoPitches(now, system)))}
         />
+        {roof.courtyards.length < MOST_COURTYARDS && outline.ok ? (
+          <Button label="A courtyard in it" kind="plain" onPress={() => onChange(courtyard)} />
+        ) : null}
         <Button
           label={flat ? "No flat at the top" : "A flat at the top"}
           kind="plain"
           onPress={() => onChange((now) => (flat ? withoutFlat(now) : withFlat(now, system)))}
         />
       </View>
+      {roof.courtyards.map(({ id }) => {
+        const name = courtyardName(roof, id);
+        return (
+          <View key={id} className="gap-2">
+            <FigureList
+              slots={slots
+                .filter(({ path }) => path.startsWith(`courtyards.${id}.`))
+                .map((slot) => ({ ...slot, of: "" }))}
+              activePath={active}
+              onOpen={onFigure}
+              title={name}
+            />
+            <View className="flex-row">
+              <Button
+                label="Take it out"
+                name={`Take out: ${name}`}
+                kind="quiet"
+                icon={Trash2}
+                onPress={() => onChange((now) => withoutCourtyard(now, id))}
+              />
+            </View>
+          </View>
+        );
+      })}
     </View>
   );
 }

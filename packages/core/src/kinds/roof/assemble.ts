@@ -124,13 +124,14 @@ function standingOf(face: FormFace, edges: readonly PlacedEdge[]): StandingFace 
   return { id: idOf(face, 0, edges), edgeId: edgeIdOf(face, edges), form: face, areaM2: areaMm2 / MM2_PER_M2 };
 }
 
-/** The faces of a skeleton as slopes and gables of a roof, the slopes carried down over its overhangs. */
+/** The faces of a skeleton as slopes and gables of a roof, the slopes carried down over its overhangs; the outline first, then courtyards. */
 export function assembleForm(
   roof: Roof,
-  edges: readonly PlacedEdge[],
+  loops: readonly (readonly PlacedEdge[])[],
   all: readonly FormFace[],
   flats: readonly (readonly XYZ[])[],
 ): RoofForm {
+  const edges = loops.flat();
   const sides = sidesAmong(roof, edges, all);
   const faces = all.filter((face) => face.line.runPerRise > 0).flatMap((face) => slopesOf(face, edges, sides));
   const top = all.flatMap((face) => face.rings.flat().map(({ from }) => from[2]));
@@ -140,7 +141,11 @@ export function assembleForm(
     lines: linesOf(faces),
     flats,
     flatAreaM2: flats.reduce((sum, ring) => sum + planArea(ring), 0),
-    outlineAreaM2: planArea(edges.map(({ from }) => [from.xNm / NM_PER_MM, from.yNm / NM_PER_MM, 0])),
+    // A courtyard goes with the clock: it takes itself off.
+    outlineAreaM2: loops.reduce(
+      (sum, loop) => sum + planArea(loop.map(({ from }) => [from.xNm / NM_PER_MM, from.yNm / NM_PER_MM, 0])),
+      0,
+    ),
     highestMm: top.reduce((a, b) => Math.max(a, b), 0),
     features: [],
     met: MET_NOTHING,

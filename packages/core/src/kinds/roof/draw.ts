@@ -110,6 +110,10 @@ export function drawRoof(roof: Roof, context: PartContext): Drawing {
       : { kind: "none" };
   }
   const walls: PlanShape = { id: "outline", role: "wall-line", points: outline.polygon, closed: true };
+  const courts = outline.courts.map((ring, index): PlanShape => {
+    const points = ring.map(({ from }) => from);
+    return { id: `courtyard-${index + 1}`, role: "wall-line", points, closed: true };
+  });
   const others = (roof.meets?.neighbours ?? [])
     .filter(({ what }) => what === "slopes")
     .map(({ id, outline: points }): PlanShape => ({ id: `other-${id}`, role: "wall-line", points, closed: true }));
@@ -121,8 +125,9 @@ export function drawRoof(roof: Roof, context: PartContext): Drawing {
         ...featureShapes(formed.form),
         ...lineShapes(formed.form),
         walls,
+        ...courts,
       ]
-    : [walls];
+    : [walls, ...courts];
   const drawing: PlanDrawing = {
     kind: "plan",
     shapes,

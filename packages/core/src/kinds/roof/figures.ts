@@ -3,6 +3,7 @@ import type { Figure, FigureSlot } from "../../parts/figure";
 import { changeById, marked } from "../../parts/figures";
 import type { DimensionSlot } from "../../parts/partKind";
 import type { Nanometres } from "../../units";
+import { COURTYARD_FIGURES, courtyardName } from "./courtyards";
 import { FEATURE_FIGURES, type RoofFeature } from "./features/schema";
 import { edgeName } from "./outline";
 import type { Roof, RoofEdge } from "./schema";
@@ -46,9 +47,18 @@ const featureSlots = ({ id, kind, name, ...lengths }: RoofFeature): DimensionSlo
     return { path: `features.${id}.${length}`, label, of: name, dimension: lengths[length] };
   });
 
+const courtSlots = (roof: Roof): DimensionSlot[] =>
+  roof.courtyards.flatMap((court) =>
+    COURTYARD_FIGURES.map(([name, label]) => {
+      const of = courtyardName(roof, court.id);
+      return { path: `courtyards.${court.id}.${name}`, label, of, dimension: court[name] };
+    }),
+  );
+
 /** Lengths of a roof: the edges as they are walked, then what holds for all of them. */
 export const roofDimensions = (roof: Roof): DimensionSlot[] => [
   ...roof.edges.flatMap((edge) => edgeSlots(roof, edge)),
+  ...courtSlots(roof),
   ...roof.features.flatMap(featureSlots),
   ...(roof.beside
     ? [{ path: ALONG, label: "Along that edge, from its left end", of: "", dimension: roof.beside.along }]
@@ -62,6 +72,13 @@ function withLength(roof: Roof, path: string, to: (now: Dimension) => Dimension)
   if (path === ALONG && roof.beside) return { ...roof, beside: { ...roof.beside, along: to(roof.beside.along) } };
   const own = ROOF_FIGURES.find(([name]) => name === path)?.[0];
   if (own) return { ...roof, [own]: to(roof[own]) };
+  const [, courtId, figure] = /^courtyards\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
+  const ofCourt = COURTYARD_FIGURES.find(([name]) => name === figure)?.[0];
+  if (courtId !== undefined && ofCourt && roof.courtyards.some(({ id }) => id === courtId))
+    return {
+      ...roof,
+      courtyards: changeById(roof.courtyards, courtId, (court) => ({ ...court, [ofCourt]: to(court[ofCourt]) })),
+    };
   const [, featureId, length] = /^features\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
   const feature = roof.features.find((each) => each.id === featureId);
   const known = feature && FEATURE_FIGURES[feature.kind].lengths.find(([each]) => each === length)?.[0];
@@ -70,10 +87,10 @@ function withLength(roof: Roof, path: string, to: (now: Dimension) => Dimension)
     return { ...roof, features: changeById(roof.features, feature.id, changed) };
   }
   const [, id, name] = /^edges\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
-  const figure = EDGE_FIGURES.find((each) => each === name);
-  if (!id || !figure || !roof.edges.some((edge) => edge.id === id))
+  const ofEdge = EDGE_FIGURES.find((each) => each === name);
+  if (!id || !ofEdge || !roof.edges.some((edge) => edge.id === id))
     throw new Error(`roof: "${path}" is not one of its figures`);
-  return { ...roof, edges: changeById(roof.edges, id, (edge) => ({ ...edge, [figure]: to(edge[figure]) })) };
+  return { ...roof, edges: changeById(roof.edges, id, (edge) => ({ ...edge, [ofEdge]: to(edge[ofEdge]) })) };
 }
 
 /** In a rectangle of which two sides were measured, those opposite follow until they are measured too. */

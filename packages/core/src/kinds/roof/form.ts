@@ -50,6 +50,7 @@ const FORMING = [
   "upperPitch",
   "flatHeight",
   "features",
+  "courtyards",
 ] as const;
 
 const isAsBefore = (before: Known | undefined, roof: Roof): before is Known =>
@@ -91,14 +92,16 @@ function makeForm(roof: Roof, runsOnMm: RunsOn): Formed {
   if (!outline.ok) return { ok: false, why: outline.why === "unmeasured" ? "unmeasured" : "outline" };
   if (roof.pitch.value === null && outline.edges.some(({ edge }) => edge.end === "eave" && edge.pitch.value === null))
     return { ok: false, why: "unmeasured" };
-  const edges = runOn(outline.edges, runsOnMm);
-  const rising = edges.map((placed, index): RisingEdge => {
-    return { from: xyOf(placed.from), to: xyOf(placed.to), steps: stepsOf(roof, edges, index) };
-  });
+  const loops = [runOn(outline.edges, runsOnMm), ...outline.courts];
+  const rising = loops.map((loop) =>
+    loop.map((placed, index): RisingEdge => {
+      return { from: xyOf(placed.from), to: xyOf(placed.to), steps: stepsOf(roof, loop, index) };
+    }),
+  );
   const flatAt = roof.flatHeight.valueNm === null ? undefined : toMm(roof.flatHeight.valueNm);
-  const skeleton = straightSkeleton([rising], flatAt);
+  const skeleton = straightSkeleton(rising, flatAt);
   if (!skeleton.ok) return { ok: false, why: skeleton.why };
-  const form = assembleForm(roof, edges, skeleton.faces, skeleton.flats);
+  const form = assembleForm(roof, loops, skeleton.faces, skeleton.flats);
   if (!isSound(form)) return { ok: false, why: "failed-check" };
   return { ok: true, form: roof.features.length === 0 ? form : featured(roof, form, outline.edges) };
 }

@@ -2,6 +2,7 @@ import { boundsOf, type Point } from "../../geometry";
 import { isAssumed } from "../../parts/choicesSlot";
 import { figurePoints, pointsOfFigures } from "../../parts/openPointsOf";
 import type { OpenPoint, PartContext, PartKind } from "../../parts/partKind";
+import { courtyardName } from "./courtyards";
 import { drawRoof } from "./draw";
 import { roofDimensions, roofFigures, withRoofFigure, withRoofLength, withRoofRefused } from "./figures";
 import { ROOF_FUNCTIONS } from "./functions";
@@ -86,11 +87,13 @@ export const roofKind: PartKind<Roof> = {
   withFigure: withRoofFigure,
   nameOfItem: (roof, id) => {
     if (roof.edges.some((edge) => edge.id === id)) return edgeName(roof, id);
+    if (roof.courtyards.some((court) => court.id === id)) return courtyardName(roof, id);
     return roof.features.find((feature) => feature.id === id)?.name;
   },
 };
 
 export { betweenPoints, nearestRoofPoint, type RoofPoint, roofPoints } from "./check";
+export { courtyardName, MOST_COURTYARDS, withCourtyard, withoutCourtyard } from "./courtyards";
 export {
   withBeside,
   withEdgeAfter,

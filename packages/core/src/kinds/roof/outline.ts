@@ -2,7 +2,9 @@ import { crossings, distance, ORIGIN, type Point, type Polygon, plus, signedArea
 import { assumedChoice } from "../../parts/dimension";
 import { millimetres, type Nanometres } from "../../units";
 import { measuredCorners } from "../room/walk";
-import type { Roof, RoofEdge } from "./schema";
+import { courtyardName, courtyardRing } from "./courtyards";
+import type { Courtyard, Roof, RoofEdge } from "./schema";
+import { newEdge } from "./starts";
 
 /** Below this a gap is the rounding of a slanting edge, not a measurement. */
 const NO_GAP_NM = millimetres(2);
@@ -11,7 +13,15 @@ const NO_GAP_NM = millimetres(2);
 export type PlacedEdge = { readonly edge: RoofEdge; readonly from: Point; readonly to: Point };
 
 export type RoofOutline =
-  | { readonly ok: true; readonly edges: readonly PlacedEdge[]; readonly polygon: Polygon }
+  | {
+      readonly ok: true;
+      readonly edges: readonly PlacedEdge[];
+      readonly polygon: Polygon;
+      /** Round each courtyard that has its figures, the roof on their left. */
+      readonly courts: readonly (readonly PlacedEdge[])[];
+      /** Whether the inside lies up or down the page of Edge A. */
+      readonly inwards: 1 | -1;
+    }
   | { readonly ok: false; readonly why: "unmeasured" }
   | { readonly ok: false; readonly why: "gap"; readonly gap: Point }
   | { readonly ok: false; readonly why: "crosses"; readonly edges: readonly [RoofEdge, RoofEdge] };
@@ -27,8 +37,23 @@ export const walkedCorners = (edges: readonly RoofEdge[]): Point[] =>
     })),
   );
 
+/** What an outline follows from. */
+type Outlined = Pick<Roof, "edges"> & Partial<Pick<Roof, "courtyards">>;
+
+/** The eaves round a courtyard; none while it lacks a figure. */
+function courtEdges(court: Courtyard, inwards: 1 | -1): PlacedEdge[][] {
+  const ring = courtyardRing(court, inwards);
+  if (!ring) return [];
+  return [
+    ring.map((from, index) => {
+      const edge = newEdge(`court-${court.id}-${index + 1}`, "eave");
+      return { edge, from, to: ring[(index + 1) % ring.length] ?? from };
+    }),
+  ];
+}
+
 /** The outline against the clock; the last corner is put on the first. */
-export function outlineOfRoof({ edges }: Pick<Roof, "edges">): RoofOutline {
+export function outlineOfRoof({ edges, courtyards = [] }: Outlined): RoofOutline {
   if (edges.some(({ length }) => length.valueNm === null)) return { ok: false, why: "unmeasured" };
   const walked = walkedCorners(edges);
   const gap = walked[walked.length - 1] ?? ORIGIN;
@@ -45,7 +70,9 @@ export function outlineOfRoof({ edges }: Pick<Roof, "edges">): RoofOutline {
   });
   const against = signedArea(corners) >= 0;
   const ordered = against ? placed : placed.toReversed().map(({ edge, from, to }) => ({ edge, from: to, to: from }));
-  return { ok: true, edges: ordered, polygon: ordered.map(({ from }) => from) };
+  const inwards = against ? 1 : -1;
+  const courts = courtyards.flatMap((court) => courtEdges(court, inwards));
+  return { ok: true, edges: ordered, polygon: ordered.map(({ from }) => from), courts, inwards };
 }
 
 /** Each edge where it lies on the plan of its storey; nothing while the outline does not close. */
@@ -57,7 +84,9 @@ export function roofOutlineOnPlan(roof: Pick<Roof, "edges" | "place">): PlacedEd
 }
 
 /** `Edge A`, in the order they are walked. */
-export const edgeName = ({ edges }: Pick<Roof, "edges">, id: string): string => {
+export const edgeName = ({ edges, courtyards = [] }: Outlined, id: string): string => {
+  const [, courtId, side] = /^court-(.+)-(\d)$/.exec(id) ?? [];
+  if (courtId !== undefined) return `${courtyardName({ courtyards }, courtId)}, side ${side}`;
   const index = edges.findIndex((edge) => edge.id === id);
   const letter = String.fromCharCode(65 + (index % 26));
   return index < 0 ? "Edge" : `Edge ${letter}${index < 26 ? "" : Math.floor(index / 26) + 1}`;

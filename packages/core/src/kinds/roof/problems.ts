@@ -3,6 +3,7 @@ import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import { ownValue } from "../../records/ownValue";
 import { formatArea, formatLength, type MeasuringSystem, metres } from "../../units";
+import { courtyardProblems } from "./courtyards";
 import { featureProblems } from "./features/problems";
 import { LEAST_PITCH, MOST_PITCH, roofDimensions } from "./figures";
 import { type FormFailure, formOf } from "./form";
@@ -142,7 +143,9 @@ export function roofProblems(roof: Roof, context: PartContext): readonly Problem
   const { system } = context;
   const figures = [...figureProblems(roof, system), ...pitchProblems(roof), ...breakProblems(roof)];
   if (figures.length > 0) return figures;
-  const crossing = [...crossingProblems(roof), ...widthProblems(roof)];
+  const outline = outlineOfRoof(roof);
+  const courts = outline.ok ? courtyardProblems(roof, outline.polygon, outline.inwards) : [];
+  const crossing = [...crossingProblems(roof), ...widthProblems(roof), ...courts];
   if (crossing.length > 0) return crossing;
   return [...shapeProblems(roof), ...featureProblems(roof), ...sectionProblems(roof, context)];
 }

@@ -43,7 +43,7 @@ export const ROOF_ROLES: readonly Role[] = [
   stick("truss-corner", "corner trusses", "king", TRUSSES, "TC"),
   stick("purlin", "purlins", "plate", "Ties", "PU"),
   stick("purlin-strut", "struts of purlins", "stud", "Ties", "PS"),
-  { id: "roof-panel", words: "roof panels", form: "sheet", tone: "sheathing", group: "Roof panels" },
+  { id: "roof-panel", words: "roof panels", form: "sheet", tone: "sheathing", group: "Sheathing" },
   stick("barge-rafter", "barge rafters", "sill", "Overhangs", "BR"),
   stick("lookout", "lookouts", "sill", "Overhangs", "LO"),
 ];

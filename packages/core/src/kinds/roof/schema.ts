@@ -36,12 +36,23 @@ export const roofEdgeSchema = z.object({
 export type RoofEdge = z.infer<typeof roofEdgeSchema>;
 export const runsIntoRoof = ({ end }: Pick<RoofEdge, "end">): boolean => end === "roof";
 
+/** A rectangle within the outline that the roof leaves open, with eaves all round it. */
+export const courtyardSchema = z.object({
+  id: z.string().min(1).max(40),
+  along: dimensionSchema,
+  into: dimensionSchema,
+  width: dimensionSchema,
+  depth: dimensionSchema,
+});
+export type Courtyard = z.infer<typeof courtyardSchema>;
+
 /** A pitched roof over an outline: its form follows from how each edge ends and how steep it is. */
 export const roofSchema = z.object({
   kind: z.literal("roof"),
   schemaVersion: z.literal(1),
   ...partBase,
   edges: z.array(roofEdgeSchema).min(3).max(MOST_EDGES),
+  courtyards: z.array(courtyardSchema).max(6),
   /** Dormers, openings and the like, in the slopes they lie in. */
   features: z.array(roofFeatureSchema).max(MOST_FEATURES),
   /** Rise over run. */

@@ -31,6 +31,7 @@ export function newRoof(id: string, name: string, { system }: PartContext): Roof
     schemaVersion: 1,
     ...newBase(id, name),
     edges: ["a", "b", "c", "d"].map((each) => newEdge(each, "eave")),
+    courtyards: [],
     features: [],
     pitch: assumedFigure(usualPitch(system)),
     overhang: assumedDimension(imperial ? inches(16) : millimetres(400)),

@@ -166,13 +166,16 @@ function trimmersOf(face: RoofFace, rafter: Section): { readonly id: string; rea
   });
 }
 
-/** Where the layout of a slope begins, along its foot: joints of panels lie on rafters so many spacings from there. */
-export function layoutStart(form: RoofForm, face: RoofFace, fromEnd: boolean): number {
-  const { along } = face.form.line;
-  const axis = axesOf(form).find(({ direction }) => Math.abs(direction[0] * along[1] - direction[1] * along[0]) < 1e-6);
-  if (!axis) return Math.min(...face.sides.map(({ from }) => inFace(face, from)[0]));
-  const begin = fromEnd ? axis.to : axis.from;
-  return axis.direction[0] * along[0] + axis.direction[1] * along[1] > 0 ? begin : -begin;
+/** Where the layout of each slope begins, along its foot: joints of panels lie on rafters so many spacings from there. */
+export function layoutStarts(form: RoofForm, fromEnd: boolean): (face: RoofFace) => number {
+  const axes = axesOf(form);
+  return (face) => {
+    const { along } = face.form.line;
+    const axis = axes.find(({ direction }) => Math.abs(direction[0] * along[1] - direction[1] * along[0]) < 1e-6);
+    if (!axis) return Math.min(...face.sides.map(({ from }) => inFace(face, from)[0]));
+    const begin = fromEnd ? axis.to : axis.from;
+    return axis.direction[0] * along[0] + axis.direction[1] * along[1] > 0 ? begin : -begin;
+  };
 }
 
 /** Middles of what is laid out over a slope at a spacing. */

@@ -1,4 +1,4 @@
-import { type Point, type Polygon, polygonArea } from "../../../../geometry";
+import type { Point, Polygon } from "../../../../geometry";
 import { both, without } from "../../../../geometry/grid";
 import type { XY, XYZ } from "../../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../../units";
@@ -56,20 +56,57 @@ function isWithin(ring: readonly XY[], [x, y]: XY): boolean {
   return inside;
 }
 
+/** The part of a ring on one side of an upright or level line (Sutherland and Hodgman 1974). */
+function cutAt(ring: readonly XY[], axis: 0 | 1, at: number, keepAbove: boolean): XY[] {
+  const inside = (place: XY) => (keepAbove ? place[axis] >= at : place[axis] <= at);
+  return ring.flatMap((from, index): XY[] => {
+    const to = ring[(index + 1) % ring.length] ?? from;
+    const own: XY[] = inside(from) ? [from] : [];
+    if (inside(from) === inside(to)) return own;
+    const share = (at - from[axis]) / (to[axis] - from[axis]);
+    const other = from[1 - axis] ?? 0;
+    const across = other + share * ((to[1 - axis] ?? 0) - other);
+    return [...own, axis === 0 ? [at, across] : [across, at]];
+  });
+}
+
+const cutToBox = (ring: readonly XY[], { left, right, low, high }: Box): XY[] =>
+  cutAt(cutAt(cutAt(cutAt(ring, 0, left, true), 0, right, false), 1, low, true), 1, high, false);
+
+/** How often a ring comes into a box: once, and what lies in it hangs together. */
+function entries(crossing: readonly boolean[]): number {
+  return crossing.filter((crosses, index) => crosses && !crossing[(index + crossing.length - 1) % crossing.length])
+    .length;
+}
+
 /** What of a box lies in a ring: all of it, nothing, or what the ring's sides leave. */
-function clipped(box: Box, ring: readonly XY[]): XY[][] {
+function clipped(box: Box, ring: readonly XY[]): (readonly XY[])[] {
+  const crossing = ring.map((from, index) => entersBox(from, ring[(index + 1) % ring.length] ?? from, box));
   const corners: XY[] = [
     [box.left, box.low],
     [box.right, box.low],
     [box.right, box.high],
     [box.left, box.high],
   ];
-  const crossed = ring.some((from, index) => entersBox(from, ring[(index + 1) % ring.length] ?? from, box));
-  if (crossed) return both(toPoints(corners), toPoints(ring)).map(toMm);
-  return isWithin(ring, [(box.left + box.right) / 2, (box.low + box.high) / 2]) ? [corners] : [];
+  if (!crossing.some(Boolean))
+    return isWithin(ring, [(box.left + box.right) / 2, (box.low + box.high) / 2]) ? [corners] : [];
+  if (entries(crossing) > 1) return both(toPoints(corners), toPoints(ring)).map(toMm);
+  return [withoutDoubles(cutToBox(ring, box))];
 }
 
-const areaOf = (ring: readonly XY[]): number => polygonArea(toPoints(ring)) * 1e6;
+const withoutDoubles = (ring: readonly XY[]): XY[] =>
+  ring.filter(([x, y], index) => {
+    const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
+    return Math.abs(nextX - x) > 1e-6 || Math.abs(nextY - y) > 1e-6;
+  });
+
+const areaOf = (ring: readonly XY[]): number =>
+  Math.abs(
+    ring.reduce((sum, [x, y], index) => {
+      const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
+      return sum + (x * nextY - nextX * y) / 2;
+    }, 0),
+  );
 
 /**
  * Sheets in courses from the foot of a slope up, every other course by half a sheet, their ends where rafters lie; cut where the slope ends,

@@ -6,7 +6,7 @@ import { nestPieces } from "../../../../layouts";
 import { type Nanometres, NM_PER_MM, toMetres } from "../../../../units";
 import type { RoofFace, RoofForm } from "../../form";
 import { frameOfSlope } from "../../skin";
-import { layoutStart } from "../rafters";
+import { layoutStarts } from "../rafters";
 import { flattened, type Laid, layOnSlope } from "./lay";
 import { boxed, turnedInto } from "./turned";
 
@@ -31,7 +31,9 @@ export type LaidPanels = {
   readonly fixings: (edgeNm: Nanometres, fieldNm: Nanometres) => number;
 };
 
-const THICK_M = 0.015;
+const THICK_M = 0.018;
+/** Drawn clear of the timber below, so that neither shows through the other. */
+const CLEAR_M = 0.006;
 const MM_PER_M = 1000;
 const nm = (mm: number): Nanometres => Math.round(mm * NM_PER_MM);
 
@@ -40,10 +42,11 @@ type OnSlope = Laid & { readonly face: RoofFace; readonly id: string; readonly s
 /** A flat at the top is a slope of no pitch. */
 function onSlopes(form: RoofForm, { size, fromEnd }: PanelOptions): OnSlope[] {
   const sheet = { alongMm: size.heightNm / NM_PER_MM, upMm: size.widthNm / NM_PER_MM };
+  const startOf = layoutStarts(form, fromEnd);
   return form.faces.flatMap((face) => {
     const rings = [face.sides, ...face.carried.map(({ ring }) => ring)].map((ring) => flattened(face, ring));
     const holes = face.holes.map(({ ring }) => flattened(face, ring));
-    const startMm = layoutStart(form, face, fromEnd);
+    const startMm = startOf(face);
     return layOnSlope(rings, holes, startMm, sheet).map((laid, index) => {
       return { ...laid, face, startMm, id: `panel-${face.id}-${index + 1}` };
     });
@@ -142,7 +145,7 @@ function pieceOf(
     inSpace: {
       frame: frameOfSlope(face),
       outline: points.map((point) => [toMetres(point.xNm), toMetres(point.yNm)]),
-      nearM: overMm / MM_PER_M,
+      nearM: overMm / MM_PER_M + CLEAR_M,
       depthM: THICK_M,
     },
   };

@@ -42,7 +42,9 @@ export function panelsOf(
     size,
     spacingMm: toMm(spacingNm),
     fromEnd: choices.layoutFrom === "end",
-    overMm: ({ pitch }) => (rafter ? overPlateMm(toMm(rafter.depthNm), pitch) / Math.hypot(1, pitch) : 0),
+    // Trusses come up to the plane itself; rafters over it, by what their notch leaves.
+    overMm: ({ pitch }) =>
+      rafter && choices.framedWith === "rafters" ? overPlateMm(toMm(rafter.depthNm), pitch) / Math.hypot(1, pitch) : 0,
   });
   const { deckArea = 0, hips = 0, valleys = 0 } = roofQuantities(roof);
   const waste = Number(chosenFor(hips + valleys > 0 ? "wasteCut" : "wasteStraight"));
