@@ -7,10 +7,12 @@ import { withLongestSold } from "../../order/longestSold";
 import { contexts, library } from "../../testing/library";
 import { roofOf, said, type TestEdge } from "../../testing/roofs";
 import { feet, millimetres } from "../../units";
+import { withCourtyard } from "./courtyards";
 import { FEATURE_KINDS, type RoofFeature } from "./features/schema";
 import { newFeature } from "./features/starts";
 import { formOf } from "./form";
 import { roofKind } from "./index";
+import { outlineOfRoof } from "./outline";
 import { roofQuantities } from "./quantities";
 import { EDGE_ENDS, type Roof } from "./schema";
 import { ROOF_SHAPES, withShape } from "./starts";
@@ -36,6 +38,7 @@ const anyRoof: fc.Arbitrary<Roof> = fc
     flatAt: fc.option(fc.integer({ min: 1, max: 9000 })),
     ties: fc.boolean(),
     trusses: fc.boolean(),
+    court: fc.boolean(),
     purlinRows: fc.integer({ min: 0, max: 3 }),
     hipWidth: fc.option(fc.integer({ min: 1, max: 6000 })),
   })
@@ -73,13 +76,15 @@ const anyRoof: fc.Arbitrary<Roof> = fc
       upperPitch: of.breakAt === null ? shaped.upperPitch : { value: of.pitch / 2 + 0.01, typed: "", assumed: false },
       flatHeight: of.flatAt === null ? shaped.flatHeight : said(millimetres(of.flatAt)),
     };
+    const outline = outlineOfRoof(roof);
+    const courted = of.court && outline.ok ? withCourtyard(roof, "court", outline.polygon, outline.inwards) : roof;
     const features: RoofFeature[] = [];
     for (const [index, [kind, at]] of of.features.entries()) {
       const edge = roof.edges[at % roof.edges.length];
       const feature = edge && newFeature({ ...roof, features }, kind, edge.id, `f${index}`, "metric");
       if (feature) features.push(feature);
     }
-    return { ...roof, features };
+    return { ...courted, features };
   });
 
 describe("whatever roof there is", () => {

@@ -2,7 +2,7 @@ import { atMost } from "../../parts/limits";
 import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import { ownValue } from "../../records/ownValue";
-import { formatArea, formatLength, type MeasuringSystem, metres } from "../../units";
+import { feet, formatArea, formatLength, type MeasuringSystem, metres } from "../../units";
 import { courtyardProblems } from "./courtyards";
 import { featureProblems } from "./features/problems";
 import { LEAST_PITCH, MOST_PITCH, roofDimensions } from "./figures";
@@ -179,6 +179,21 @@ export function flatFrame(roof: Roof, system: MeasuringSystem): Problem[] {
       `The flat at the top, ${area}, is panelled and covered; its joists and kerb are not counted.`,
     ),
   ];
+}
+
+/** Tails longer than this want something to bear on: common practice. */
+const LONGEST_TAIL_NM = feet(2);
+
+/** Rafters of an eave that is carried down reach out beyond their wall: what they bear on there is nobody's count, and is told. */
+export function longTails(roof: Roof, system: MeasuringSystem): Problem[] {
+  return roof.features.flatMap(({ id, kind, name, depth, edgeId }) => {
+    const edge = roof.edges.find((each) => each.id === edgeId);
+    if (kind !== "carried-eave" || depth.valueNm === null || !edge) return [];
+    const tailNm = depth.valueNm + slopeOf(roof, edge).overhangNm;
+    if (tailNm <= LONGEST_TAIL_NM) return [];
+    const message = `${name} takes its rafters ${formatLength(tailNm, system)} beyond the wall: a beam and posts under them are not counted.`;
+    return [problem("long-tails", `features.${id}.depth`, message)];
+  });
 }
 
 /** Corners where the eaves of unequal pitches do not meet, and the overhang that would bring them together. */

@@ -10,7 +10,7 @@ import { formOf } from "../form";
 import { meetingProblems } from "../meeting/problems";
 import { overhangsMeet, unreachedHeights } from "../overlaps";
 import { choicesOf, type RoofChoices } from "../parameters";
-import { beamsNeeded, fasciasApart, flatFrame } from "../problems";
+import { beamsNeeded, fasciasApart, flatFrame, longTails } from "../problems";
 import type { Roof } from "../schema";
 import { frameRoof } from "./frame";
 import { longestSold, withinStock } from "./longest";
@@ -124,6 +124,7 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart
       ...unreachedHeights(roof, context.system),
       ...overhangsMeet(roof, context.system),
       ...fasciasApart(roof, context.system),
+      ...longTails(roof, context.system),
       ...meetingProblems(roof),
     ],
   };

@@ -152,6 +152,13 @@ describe("openings", () => {
     const tails = countPart(carried, "imperial", library)
       .pieces.filter(isFraming)
       .filter(({ cut }) => (cut?.tailNm ?? 0) > 0);
+    // What bears on nothing is told.
+    const told = (roof: Roof) =>
+      countPart(roof, "imperial", library)
+        .problems.map(({ message }) => message)
+        .join();
+    expect(told(carried)).toContain("4' 0\" beyond the wall: a beam and posts under them are not counted");
+    expect(told(withIn(feature("carried-eave", { depth: said(feet(1)) })))).not.toContain("beyond the wall");
     // From 144 to 216 in: 144, 160, 176, 192, 208.
     expect(tails.map(({ cut }) => toInches(cut?.tailNm ?? 0))).toEqual(
       Array(5).fill(expect.closeTo(48 * Math.SQRT2, 2)),

@@ -127,8 +127,12 @@ export function layTrusses(form: RoofForm, of: Trusses): LaidTrusses {
   );
   const mono = leanTos.flatMap((face) => overLeanTo(face, form, of));
   for (const { id } of leanTos) carried.add(id);
+  // Two ridges may end in one hip: its jacks are there once.
+  const once = new Map(
+    [...over.flatMap(({ pieces }) => pieces), ...mono].toReversed().map((piece) => [piece.id, piece]),
+  );
   return {
-    pieces: [...over.flatMap(({ pieces }) => pieces), ...mono],
+    pieces: [...once.values()].toReversed(),
     carried,
     mouths: over.reduce((sum, each) => sum + each.mouths, 0),
   };
