@@ -7,6 +7,7 @@ import {
   formOfRoof,
   isRoof,
   type Part,
+  ROOF_SHAPES,
   type Roof,
   type RoofForm,
   type Room,
@@ -15,6 +16,7 @@ import {
   roofOutlineOnPlan,
   type StoreyPart,
   storeyKind,
+  withShape,
 } from "../kinds";
 import { linesOfKind } from "../kinds/roof/quantities";
 import { contexts, library } from "../testing/library";
@@ -252,6 +254,60 @@ it("two hipped roofs anywhere over each other leave the higher of the two everyw
     }),
     { numRuns: 150, endOnFailure: true, examples: [[14, 21, 14 / 12, 28, 12, 14 / 12, 0, 12, 0]] },
   );
+});
+
+/** Roofs of any shape, laid anywhere over each other, some running into others: counted in whole figures, or told why not. */
+it("any two roofs that meet are counted, and every piece has a length and a name of its own", () => {
+  const shaped = (id: string) =>
+    fc
+      .record({
+        shape: fc.constantFrom(...ROOF_SHAPES),
+        long: fc.integer({ min: 10, max: 50 }),
+        deep: fc.integer({ min: 8, max: 40 }),
+        pitch: fc.integer({ min: 2, max: 18 }),
+        plate: fc.integer({ min: 0, max: 10 }),
+        x: fc.integer({ min: -30, max: 40 }),
+        y: fc.integer({ min: -30, max: 40 }),
+        turnDegrees: fc.constantFrom(0, 90, 180, 270, 30, 45, 77),
+        runsOn: fc.option(fc.nat({ max: 3 })),
+        trusses: fc.boolean(),
+      })
+      .map((of): Roof => {
+        const base = roofOf("imperial", rectangle(feet(of.long), feet(of.deep), ["eave", "eave", "eave", "eave"]), {
+          pitch: of.pitch / 12,
+          overhangNm: feet(1),
+          rakeNm: feet(1),
+          choices: { framedWith: of.trusses ? "trusses" : "rafters", purlinRows: of.trusses ? 0 : 1 },
+        });
+        const roof = withShape(base, of.shape, "imperial");
+        return {
+          ...roof,
+          id,
+          name: id,
+          meetsOthers: true,
+          plate: said(feet(of.plate)),
+          place: { xNm: feet(of.x), yNm: feet(of.y), turnDegrees: of.turnDegrees },
+          edges: roof.edges.map((edge, index) => (index === of.runsOn ? { ...edge, end: "roof" } : edge)),
+        };
+      });
+  let cut = 0;
+  fc.assert(
+    fc.property(shaped("one"), shaped("other"), (...roofs) => {
+      const own = roofs.filter((roof) => roofKind.problems(roof, context).length === 0);
+      for (const roof of resolveParts(own, planJob(own)).filter(isRoof)) {
+        const count = countPart(roof, "imperial", library);
+        const formed = formOfRoof(roof);
+        if (formed.ok && roof.meets && formed.form.lines.some(({ cutBy }) => cutBy !== undefined)) cut += 1;
+        const pieces = count.pieces.filter(isFraming);
+        for (const { id, cutLengthNm } of pieces) expect([id, cutLengthNm > 0]).toEqual([id, true]);
+        expect(new Set(count.pieces.map(({ id }) => id)).size).toBe(count.pieces.length);
+        for (const value of Object.values(roofKind.quantities(roof, ALONE))) expect(Number.isFinite(value)).toBe(true);
+        if (!formed.ok) expect(count.problems.length).toBeGreaterThan(0);
+      }
+    }),
+    { numRuns: 120, seed: 7, endOnFailure: true },
+  );
+  expect(cut).toBeGreaterThan(30);
 });
 
 function placedTower(parts: readonly Part[]) {
