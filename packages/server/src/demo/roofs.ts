@@ -61,6 +61,8 @@ export function demoRoof(demo: DemoRoof, newId: () => string, context: PartConte
       yNm: length(demo.at.y).valueNm ?? 0,
       turnDegrees: demo.at.turnDegrees,
     },
+    // Each lies where it stands on the plan.
+    meetsOthers: true,
     choices: demo.choices,
   };
 }

@@ -73,8 +73,33 @@ const FEATURES: readonly RoofFeature[] = [
   },
 ];
 
-/** Skylark, invented: an attic under an L-shaped roof that becomes a bedroom. */
-export const skylark = (newId: () => string, context: PartContext): Part[] => [
-  { ...storeyKind.defaults(newId(), "Upper", context), level: 1 },
-  { ...demoRoof(MAIN_ROOF, newId, context), features: [...FEATURES] },
-];
+/** Over the new outside stair: it runs on into the front slope, where the dormers leave room. */
+const STAIR_ROOF: DemoRoof = {
+  name: "Stair roof",
+  storey: "Upper",
+  location: "Outside stair",
+  edges: [
+    { id: "house", length: "8'", end: "roof" },
+    { id: "left", length: "5'6", end: "eave" },
+    { id: "front", length: "8'", end: "gable" },
+    { id: "right", length: "5'6", end: "eave" },
+  ],
+  pitch: "9/12",
+  overhang: "14",
+  rakeOverhang: "10",
+  plate: "8'1 1/8",
+  at: { x: "3'", y: "0", turnDegrees: 0 },
+  choices: { rafterSection: "2x6", rafterSpacing: 406_400_000, ridgeSection: "2x8", gableStuds: true },
+};
+
+/** Skylark, invented: an attic under an L-shaped roof that becomes a bedroom, and a stair up to it from the yard. */
+export function skylark(newId: () => string, context: PartContext): Part[] {
+  const main = { ...demoRoof(MAIN_ROOF, newId, context), features: [...FEATURES] };
+  const along = length(feet(3));
+  const beside = { roofId: main.id, theirEdgeId: "front", ownEdgeId: "house", along };
+  return [
+    { ...storeyKind.defaults(newId(), "Upper", context), level: 1 },
+    main,
+    { ...demoRoof(STAIR_ROOF, newId, context), beside },
+  ];
+}
