@@ -12,6 +12,7 @@ import {
   type RoofForm,
   type Room,
   rectangleDefaults,
+  renameParts,
   roofKind,
   roofOutlineOnPlan,
   type StoreyPart,
@@ -96,6 +97,23 @@ describe("a wing that runs into the slope of a main roof of the same pitch", () 
     expect(low.standing.map(({ edgeId }) => edgeId)).toEqual(["c"]);
     expect(low.met).toEqual({ intoNothing: [], standingOut: [], lostFeatures: [] });
   });
+});
+
+it("a copy of both under other names lies along its own copy", () => {
+  const copies = renameParts([main, wing], (id) => `${id}-copy`).filter(isRoof);
+  expect(copies.map(({ id, beside }) => [id, beside?.roofId])).toEqual([
+    ["main-copy", undefined],
+    ["wing-copy", "main-copy"],
+  ]);
+});
+
+it("lies where it last was, and says so, once the roof it lay along is gone", () => {
+  const [left = wing] = resolveParts([wing], planJob([wing])).filter(isRoof);
+  expect(left.place).toEqual(wing.place);
+  expect(countPart(left, "imperial", library).problems.map(({ code }) => code)).toContain("adrift");
+  // Two that lie along each other go round in a circle: both stay.
+  const round: Roof = { ...main, beside: { roofId: "wing", theirEdgeId: "a", ownEdgeId: "a", along: said(0) } };
+  expect(resolveParts([round, wing], planJob([round, wing])).filter(isRoof)).toHaveLength(2);
 });
 
 it("an overhang of the main roof ends where the wing stands in its way", () => {

@@ -12,7 +12,7 @@ type Props = { readonly roof: Roof; readonly onChange: (change: RoofChange) => b
 
 /** Another pitch on trial: every quantity that it would change beside what it is, before it is taken. */
 export function TryPitch({ roof, onChange }: Props) {
-  const { context, record, rules } = useJob("context", "record", "rules");
+  const { context, record, rules, parts } = useJob("context", "record", "rules", "parts");
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState("");
   const { system } = context;
@@ -22,8 +22,12 @@ export function TryPitch({ roof, onChange }: Props) {
     (): Roof => (value === undefined ? roof : (roofKind.withFigure?.(roof, "pitch", value, typed) ?? roof)),
     [roof, value, typed],
   );
-  const before = useMemo(() => ({ parts: [roof], rules }), [roof, rules]);
-  const after = useMemo(() => ({ parts: [tried], rules }), [tried, rules]);
+  // Of the whole job: a roof that meets others changes them too.
+  const before = useMemo(() => ({ parts, rules }), [parts, rules]);
+  const after = useMemo(
+    () => ({ parts: parts.map((part) => (part.id === tried.id ? tried : part)), rules }),
+    [parts, tried, rules],
+  );
   const check = (text: string): string | undefined => {
     const parsed = parsePitch(text, system);
     if (!parsed.ok) return parsed.problem.message;

@@ -85,6 +85,8 @@ export const roofKind: PartKind<Roof> = {
   withRefused: withRoofRefused,
   figures: roofFigures,
   withFigure: withRoofFigure,
+  withReferences: (roof, renamed) =>
+    roof.beside ? { ...roof, beside: { ...roof.beside, roofId: renamed(roof.beside.roofId) } } : roof,
   nameOfItem: (roof, id) => {
     if (roof.edges.some((edge) => edge.id === id)) return edgeName(roof, id);
     if (roof.courtyards.some((court) => court.id === id)) return courtyardName(roof, id);
