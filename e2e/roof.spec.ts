@@ -121,6 +121,15 @@ test("what no roof can be is said, and the last good one stays", async ({ page, 
     await expect(page.getByRole("button", { name: /^Pitch: 6 in 12/ })).toBeVisible();
   }
 
+  // A courtyard lies within the outline, or is told and stays where it was.
+  await page.getByRole("button", { name: "A courtyard in it" }).click();
+  await page.getByRole("button", { name: /^Along Edge A, from where it begins: / }).click();
+  await enter(page, "Along Edge A, from where it begins of Courtyard 1", "19'6");
+  await expect(page.getByText("Courtyard 1 is not within the outline.").first()).toBeVisible();
+  await closePad(page);
+  await page.getByRole("button", { name: "Take out: Courtyard 1" }).click();
+  await expect(page.getByRole("button", { name: /^Along Edge A, from where it begins: / })).toHaveCount(0);
+
   // Taken out of a storey: the roof lies over its outside, and an edge keeps how it ends.
   await page.getByRole("button", { name: "Lean-to" }).click();
   await expect(page.getByRole("button", { name: /^Edge C: .*Against a wall/ })).toBeVisible();

@@ -52,7 +52,7 @@ export function ShapePanel({ roof, slots, active, onChange, onFigure }: Props) {
   const outline = outlineOfRoof(roof);
   const courtyard: RoofChange = (now) => {
     const walked = outlineOfRoof(now);
-    return walked.ok ? withCourtyard(now, newId().slice(0, 8), walked.polygon, walked.inwards) : now;
+    return walked.ok ? withCourtyard(now, newId().slice(0, 8), walked, system) : now;
   };
   const flat = roof.flatHeight.valueNm !== null;
   const broken = roof.breakHeight.valueNm !== null || roof.upperPitch.value !== null;

@@ -77,7 +77,7 @@ const anyRoof: fc.Arbitrary<Roof> = fc
       flatHeight: of.flatAt === null ? shaped.flatHeight : said(millimetres(of.flatAt)),
     };
     const outline = outlineOfRoof(roof);
-    const courted = of.court && outline.ok ? withCourtyard(roof, "court", outline.polygon, outline.inwards) : roof;
+    const courted = of.court && outline.ok ? withCourtyard(roof, "court", outline, "metric") : roof;
     const features: RoofFeature[] = [];
     for (const [index, [kind, at]] of of.features.entries()) {
       const edge = roof.edges[at % roof.edges.length];

@@ -74,7 +74,7 @@ describe("a roof round a courtyard", () => {
   it("is put where there is most room, and taken out again", () => {
     const outline = outlineOfRoof(square);
     if (!outline.ok) throw new Error("no outline");
-    const put = withCourtyard(square, "new", outline.polygon, outline.inwards);
+    const put = withCourtyard(square, "new", outline, "imperial");
     expect(put.courtyards.map(({ width }) => width)).toEqual([{ valueNm: feet(15), typed: "", assumed: true }]);
     expect(told(put)).toEqual([]);
     expect(withoutCourtyard(put, "new").courtyards).toEqual([]);

@@ -1,6 +1,7 @@
 import { crossings, interiorPoint, isInside, type Point, type Polygon, segmentsMeet } from "../../geometry";
 import { assumedDimension } from "../../parts/dimension";
 import { type Problem, problem } from "../../problems/problem";
+import { inches, type MeasuringSystem, millimetres } from "../../units";
 import type { Courtyard, Roof } from "./schema";
 
 export const COURTYARD_FIGURES = [
@@ -54,17 +55,21 @@ export function courtyardProblems(roof: Roof, outline: Polygon, inwards: 1 | -1)
   });
 }
 
+/** The outline that it goes into, and which way that lies from Edge A. */
+type Within = { readonly polygon: Polygon; readonly inwards: 1 | -1 };
+
 /** One more courtyard where there is most room, a quarter of that wide; the same roof where there is none, or too many. */
-export function withCourtyard(roof: Roof, id: string, outline: Polygon, inwards: 1 | -1): Roof {
-  const middle = interiorPoint(outline);
+export function withCourtyard(roof: Roof, id: string, { polygon, inwards }: Within, system: MeasuringSystem): Roof {
+  const middle = interiorPoint(polygon);
   if (!middle || roof.courtyards.length >= MOST_COURTYARDS) return roof;
-  const room = Math.min(...edges(outline).map(([from, to]) => distanceTo(middle, from, to)));
-  const halfNm = Math.round(room / 4 / 1e6) * 1e6;
-  const into = inwards * middle.yNm - halfNm;
+  const room = Math.min(...edges(polygon).map(([from, to]) => distanceTo(middle, from, to)));
+  const step = system === "imperial" ? inches(6) : millimetres(100);
+  const whole = (nm: number) => Math.round(nm / step) * step;
+  const halfNm = Math.max(step, whole(room / 4));
   const court: Courtyard = {
     id,
-    along: assumedDimension(Math.round(middle.xNm - halfNm)),
-    into: assumedDimension(Math.round(into)),
+    along: assumedDimension(whole(middle.xNm - halfNm)),
+    into: assumedDimension(whole(inwards * middle.yNm - halfNm)),
     width: assumedDimension(2 * halfNm),
     depth: assumedDimension(2 * halfNm),
   };

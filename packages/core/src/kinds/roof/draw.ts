@@ -41,6 +41,13 @@ const ringShape = (id: string, role: PlanRole, ring: readonly { readonly from: X
 const carriedShapes = (face: RoofFace): PlanShape[] =>
   face.carried.map(({ ring }, index) => ringShape(`${face.id}/carried-${index + 1}`, "slope", ring));
 
+/** What another roof lies over. */
+const coveredShapes = (face: RoofFace): PlanShape[] =>
+  face.covered.flatMap(({ by, rings }, index) =>
+    rings.map((points, nth): PlanShape => {
+      return { id: `covered/${face.id}/${by}/${index}-${nth}`, role: "wall-line", points, closed: true };
+    }),
+  );
 /** Openings in slopes by their own figures: a notch is not drawn out past the eave that it takes away. */
 const featureShapes = ({ features }: RoofForm): PlanShape[] =>
   features
@@ -123,6 +130,7 @@ export function drawRoof(roof: Roof, context: PartContext): Drawing {
         ...formed.form.faces.flatMap(carriedShapes),
         ...formed.form.faces.map(slopeShape),
         ...featureShapes(formed.form),
+        ...formed.form.faces.flatMap(coveredShapes),
         ...lineShapes(formed.form),
         walls,
         ...courts,
