@@ -125,9 +125,32 @@ async function timeHouseWall(address) {
   }
 }
 
+/** Another pitch of a roof of two pitches with two dormers: form, framing and panels are made anew. */
+async function timeRoofPitch(address) {
+  const { browser, page } = await signedIn(address);
+  await page.getByText("Skylark").click();
+  await page.getByRole("link", { name: /^Main roof/ }).click();
+  await page.getByTestId("live-count").waitFor();
+  await throttle(page);
+  const selector = '[data-testid="live-count"]';
+  const taken = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    await page.getByRole("button", { name: /^Pitch: / }).click();
+    await page.locator(".pad-entry").waitFor();
+    const [text, wanted] = round % 2 === 0 ? ["12/12", "= 12 in 12"] : ["10/12", "= 10 in 12"];
+    await page.evaluate(timeUntilShown, { text, wanted, selector: "#tape-pad-result" });
+    taken.push(await page.evaluate(timeUntilShown, { differs: true, selector, enter: true }));
+    await page.keyboard.press("Escape");
+    await page.waitForTimeout(600);
+  }
+  report("Typed pitch to the new count on screen, a roof with two dormers", taken, 100);
+  await browser.close();
+}
+
 /** Entries on a slow phone, and what their time is made of. */
 export async function benchmarkEntries(address) {
   console.log(`CPU throttled ${THROTTLE}x`);
   await timeDemoWall(address);
   await timeHouseWall(address);
+  await timeRoofPitch(address);
 }

@@ -8,14 +8,16 @@ export function report(name, values, aim) {
 }
 
 /** Runs in the page: sets a figure as a keyboard would, and times until the words that follow from it are painted. */
-export const timeUntilShown = ({ text, wanted, selector, enter }) =>
+export const timeUntilShown = ({ text, wanted, selector, enter, differs }) =>
   new Promise((done, fail) => {
     const input = document.querySelector("input.pad-entry, .pad-entry");
     const shown = () => [...document.querySelectorAll(selector)].map((each) => each.textContent).join("|");
+    // What was there is gone, where what comes is not known beforehand.
+    const before = shown();
     const start = performance.now();
     const deadline = setTimeout(() => fail(new Error(`“${wanted}” was not shown; “${shown()}” was`)), 5000);
     const check = () => {
-      if (!shown().includes(wanted)) return;
+      if (differs ? shown() === before : !shown().includes(wanted)) return;
       observer.disconnect();
       clearTimeout(deadline);
       requestAnimationFrame(() => setTimeout(() => done(performance.now() - start)));

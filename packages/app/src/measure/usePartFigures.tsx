@@ -1,5 +1,5 @@
 import { figureSlots, kindOf, type Part, type Problem, settlePart } from "@wide-porch/core";
-import { type ReactNode, useCallback, useRef } from "react";
+import { type ReactNode, useCallback, useMemo, useRef } from "react";
 import { useJob } from "../job/JobContext";
 import { PartPad } from "./PartPad";
 import { usePad } from "./usePad";
@@ -9,7 +9,7 @@ export function usePartFigures<P extends Part>(part: P) {
   const { context, rules, savePart } = useJob("context", "rules", "savePart");
   const [figure, show] = usePad();
   const kind = kindOf(part);
-  const slots = figureSlots(kind, part, context);
+  const slots = useMemo(() => figureSlots(kind, part, context), [kind, part, context]);
   const active = slots.some((slot) => slot.path === figure) ? figure : undefined;
   const latest = useRef<Part>(part);
   latest.current = part;

@@ -10,38 +10,30 @@ import {
   type Roof,
   type RoofPoint,
 } from "@wide-porch/core";
-import { useCallback, useMemo, useState } from "react";
-import { SlotChoices } from "../../assembly/SlotChoices";
-import { UsesPanel } from "../../assembly/UsesPanel";
+import { memo, useCallback, useDeferredValue, useMemo, useState } from "react";
 import { Warning } from "../../components/Text";
 import { useLatestCount } from "../../job/JobContext";
 import { useJobLater } from "../../job/useJobLater";
-import { BothWays } from "../../measure/BothWays";
 import { ConfirmPart } from "../../measure/ConfirmPart";
-import { FigureList } from "../../measure/FigureList";
 import { LiveCount } from "../../measure/LiveCount";
-import { MeasureList } from "../../measure/MeasureList";
 import { PartLayout } from "../../measure/PartLayout";
 import { PartName } from "../../measure/PartName";
 import { usePartFigures } from "../../measure/usePartFigures";
-import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { PlanCanvas } from "../../plan/PlanCanvas";
 import { roofLive } from "../liveWords";
 import { CheckDimension } from "./CheckDimension";
-import { EdgesPanel } from "./EdgesPanel";
-import { FeaturesPanel } from "./FeaturesPanel";
-import { MeetingPanel } from "./MeetingPanel";
-import { ShapePanel } from "./ShapePanel";
-import { TimberList } from "./TimberList";
-import { TryPitch } from "./TryPitch";
+import { RoofLists } from "./RoofLists";
 
 /** Changes of a roof; other kinds are left alone. */
 export type RoofChange = (roof: Roof) => Roof;
 
+const Plan = memo(PlanCanvas);
+
 /** A roof: its outline, how each edge ends, and all that is cut for it. */
 export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
   const { kind, context, slots, active, show, change, pad } = usePartFigures(roof);
-  const count = useLatestCount(roof.id);
+  // What follows from a count is drawn after the line that says it.
+  const later = useDeferredValue(useLatestCount(roof.id));
   const [edgeId, setEdge] = useState<string>();
   const [points, setPoints] = useState<readonly RoofPoint[]>();
   const [refusal, setRefusal] = useState<string>();
@@ -52,7 +44,7 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
     return found?.kind === roof.kind ? found : roof;
   }, [resolved, roof]);
   const plain = useMemo(() => kind.draw(inHouse, context, ALONE), [kind, inHouse, context]);
-  const drawn = count?.drawing.kind === "plan" ? count.drawing : plain;
+  const drawn = later?.drawing.kind === "plan" ? later.drawing : plain;
   const changeRoof = useCallback(
     (choose: RoofChange) => {
       const problem = change((now: Part) => (now.kind === roof.kind ? choose(now) : now));
@@ -61,20 +53,24 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
     },
     [change, roof.kind],
   );
-  const pressed = (place: Point) => {
-    const formed = formOf(inHouse);
-    const found = formed.ok ? nearestRoofPoint(formed.form, place) : undefined;
-    if (found) setPoints((now) => (now && now.length < 2 ? [...now, found] : [found]));
-  };
+  const pressed = useCallback(
+    (place: Point) => {
+      const formed = formOf(inHouse);
+      const found = formed.ok ? nearestRoofPoint(formed.form, place) : undefined;
+      if (found) setPoints((now) => (now && now.length < 2 ? [...now, found] : [found]));
+    },
+    [inHouse],
+  );
+  const marked = useMemo(() => (points && drawn.kind === "plan" ? withPoints(drawn, points) : drawn), [drawn, points]);
   const lit = useMemo(() => new Set(slopesOf(drawn, featureOf(active) ?? edgeId)), [drawn, active, edgeId]);
   return (
     <PartLayout
       phoneHeightPx={300}
       drawing={
-        drawn.kind === "plan"
+        marked.kind === "plan"
           ? (heightPx) => (
-              <PlanCanvas
-                drawing={points ? withPoints(drawn, points) : drawn}
+              <Plan
+                drawing={marked}
                 description={`Plan of ${roof.name}: ${roof.edges.length} edges`}
                 heightPx={heightPx}
                 activePath={active}
@@ -101,34 +97,19 @@ export default function RoofScreen({ part: roof }: { readonly part: Roof }) {
               </Warning>
             ))}
           {refusal ? <Warning role="alert">{refusal}</Warning> : null}
-          <ShapePanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
-          <MeetingPanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
-          <EdgesPanel
+          <RoofLists
             roof={roof}
+            inHouse={inHouse}
+            plain={plain}
             slots={slots}
             active={active}
-            chosen={edgeId}
-            onChoose={setEdge}
+            edgeId={edgeId}
+            count={later}
+            onEdge={setEdge}
             onChange={changeRoof}
+            onChoose={change}
             onFigure={show}
           />
-          <FeaturesPanel roof={roof} slots={slots} active={active} onChange={changeRoof} onFigure={show} />
-          <FigureList
-            slots={slots.filter(({ path }) => !/^(edges|features|beside|courtyards)\./.test(path))}
-            activePath={active}
-            onOpen={show}
-            title="The whole roof"
-          />
-          <TryPitch roof={roof} onChange={changeRoof} />
-          <TimberList count={count} name={roof.name} />
-          <MeasureList
-            measures={kind.measures(inHouse, context, ALONE)}
-            drawing={plain.kind === "plan" ? plain : undefined}
-          />
-          <BothWays part={roof} choice="panelsBy" />
-          <SlotChoices part={roof} onChange={change} />
-          <UsesPanel part={roof} />
-          <NotesAndPhotos part={roof} />
         </>
       }
     />
