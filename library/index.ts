@@ -23,6 +23,7 @@ import imperialPartyWall from "./assemblies/imperial/party-wall.json";
 import imperialRafterRoof from "./assemblies/imperial/rafter-roof.json";
 import imperialRoomBoard from "./assemblies/imperial/room-board.json";
 import imperialSheathing from "./assemblies/imperial/sheathing-membrane.json";
+import imperialSlopeLining from "./assemblies/imperial/slope-lining.json";
 import imperialStoneWall from "./assemblies/imperial/stone-wall.json";
 import imperialStoreyBoard from "./assemblies/imperial/storey-board.json";
 import imperialSurfaceBoard from "./assemblies/imperial/surface-board.json";
@@ -41,6 +42,7 @@ import metricPartyWall from "./assemblies/metric/party-wall.json";
 import metricRafterRoof from "./assemblies/metric/rafter-roof.json";
 import metricRoomBoard from "./assemblies/metric/room-board.json";
 import metricSheathing from "./assemblies/metric/sheathing-membrane.json";
+import metricSlopeLining from "./assemblies/metric/slope-lining.json";
 import metricStoneWall from "./assemblies/metric/stone-wall.json";
 import metricStoreyBoard from "./assemblies/metric/storey-board.json";
 import metricSurfaceBoard from "./assemblies/metric/surface-board.json";
@@ -91,6 +93,8 @@ export const starterAssemblies: readonly Assembly[] = z
     imperialBrickPier,
     imperialRafterRoof,
     metricRafterRoof,
+    imperialSlopeLining,
+    metricSlopeLining,
   ]);
 
 /** Ways of building that a new company starts with. */

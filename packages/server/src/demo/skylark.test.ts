@@ -15,6 +15,7 @@ describe("Skylark loft", () => {
     const quantity = (rule: string) => roof?.lines.find((line) => line.rule === rule)?.quantity;
     // Two at the front and the back of each of the window and the shed dormer, two at the front of the gabled one.
     expect([quantity("openingHeaders"), quantity("trimmers"), quantity("windows")]).toEqual([10, 12, 1]);
+    expect(quantity("slopeBoards")).toBeGreaterThan(20);
     // 14 in of level overhang are 10 1/2 in of fall at 9 in 12 and 8 1/6 at 7: told, with the cure.
     expect(roof?.problems.map(({ code }) => code)).toContain("fascias-apart");
     // The stair's roof is 8 ft wide at the same pitch: its valleys reach 4 ft and the overhang of 14 in in and out, 0.75 in 1 up.

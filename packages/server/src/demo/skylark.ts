@@ -94,7 +94,9 @@ const STAIR_ROOF: DemoRoof = {
 
 /** Skylark, invented: an attic under an L-shaped roof that becomes a bedroom, and a stair up to it from the yard. */
 export function skylark(newId: () => string, context: PartContext): Part[] {
-  const main = { ...demoRoof(MAIN_ROOF, newId, context), features: [...FEATURES] };
+  // The loft is lived in: insulated between its rafters, and boarded below them.
+  const lining = { id: newId(), assembly: { id: "slope-lining", version: 1 }, choices: {} };
+  const main = { ...demoRoof(MAIN_ROOF, newId, context), features: [...FEATURES], uses: [lining] };
   const along = length(feet(3));
   const beside = { roofId: main.id, theirEdgeId: "front", ownEdgeId: "house", along };
   return [

@@ -35,6 +35,7 @@ export function totalsQuantities(part: RoofTotals): QuantityValues {
   return {
     area: areas.slopeM2,
     deckArea: areas.slopeM2,
+    innerArea: areas.slopeM2,
     laidOut: 0,
     planArea: areas.planM2,
     outlineArea: areas.planM2,

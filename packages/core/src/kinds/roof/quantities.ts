@@ -1,3 +1,5 @@
+import { polygonArea } from "../../geometry";
+import { bothArea } from "../../geometry/grid";
 import {
   areaQuantity,
   countQuantity,
@@ -11,6 +13,7 @@ import { toMetres } from "../../units";
 import type { PlacedFeature } from "./features/place";
 import type { FeatureKind } from "./features/schema";
 import { formOf, type RoofFace, type RoofForm, type RoofLine } from "./form";
+import { polygonOf, ringsOf } from "./meeting/planes";
 import type { SideKind } from "./overhang";
 import type { Roof } from "./schema";
 
@@ -26,6 +29,7 @@ export const linesOfKind = ({ lines }: RoofForm, ...kinds: readonly SideKind[]):
 export const ROOF_QUANTITIES: readonly Quantity[] = [
   areaQuantity("area", "Area along the slopes"),
   areaQuantity("deckArea", "The same with what lies below a roof that runs up over it"),
+  areaQuantity("innerArea", "Area along the slopes within the walls: what is lined from below"),
   countQuantity("laidOut", "1 where panels are laid out slope by slope, 0 where the roof is known by totals"),
   areaQuantity("planArea", "Area on plan, with overhangs"),
   areaQuantity("outlineArea", "Area on plan, within the walls"),
@@ -78,6 +82,17 @@ function featureQuantities({ features, standing }: RoofForm): QuantityValues {
   };
 }
 
+/** A slope within the line of the walls, less what is cut out of it. */
+function innerM2({ wallSides, holes, pitch }: RoofFace): number {
+  const rings = ringsOf(wallSides).map(polygonOf);
+  const whole = rings.reduce((sum, ring) => sum + polygonArea(ring), 0);
+  const out = holes.reduce((sum, hole) => {
+    const cut = polygonOf(hole.ring);
+    return sum + rings.reduce((area, ring) => area + bothArea(ring, cut), 0);
+  }, 0);
+  return Math.max(0, whole - out) * Math.hypot(1, pitch);
+}
+
 /** Areas and lengths of a roof's form; nothing while it has none. */
 export function roofQuantities(roof: Roof): QuantityValues {
   const formed = formOf(roof);
@@ -88,6 +103,7 @@ export function roofQuantities(roof: Roof): QuantityValues {
   return {
     area: form.faces.reduce((sum, face) => sum + face.areaM2, 0),
     deckArea: form.faces.reduce((sum, face) => sum + face.areaM2 + below(face) * Math.hypot(1, face.pitch), 0),
+    innerArea: form.faces.reduce((sum, face) => sum + innerM2(face), 0),
     laidOut: 1,
     planArea,
     outlineArea: form.outlineAreaM2,

@@ -54,3 +54,25 @@ describe.each(["imperial", "metric"] as const)("everything that a roof counts, %
     }
   });
 });
+
+/** 26 by 38 ft at 7 in 12 with 14 in of overhang: 988 sq ft within the walls, whatever hangs over them. Arithmetic. */
+it("lines the slopes within the walls from below, less what is cut out, and everything of it has a price", () => {
+  for (const system of ["imperial", "metric"] as const) {
+    const plain = roofOf(system, rectangle(feet(38), feet(26), ["eave", "gable", "eave", "gable"]), {
+      pitch: 7 / 12,
+      overhangNm: inches(14),
+      rakeNm: inches(10),
+    });
+    const use = { id: "lining", assembly: { id: "slope-lining", version: 1 }, choices: {} };
+    const count = countPart({ ...plain, uses: [use] }, system, library);
+    const inner = 988 * Math.hypot(1, 7 / 12) * 0.09290304;
+    const insulation = count.lines.find(({ rule }) => rule === "insulation");
+    expect(insulation?.quantity).toBeCloseTo(inner * 0.9, 4);
+    const bought = count.lines.map(({ itemCode }) => itemCode).filter((code) => code !== "");
+    expect(bought.filter((code) => !codes.has(code))).toEqual([]);
+    const window = newFeature(plain, "roof-window", "a", "window", system);
+    const lit = countPart({ ...plain, uses: [use], features: window ? [window] : [] }, system, library);
+    const less = (window?.width.valueNm ?? 0) * (window?.depth.valueNm ?? 0) * 1e-18;
+    expect(lit.lines.find(({ rule }) => rule === "insulation")?.quantity).toBeCloseTo((inner - less) * 0.9, 4);
+  }
+});
