@@ -165,6 +165,9 @@ describe("every choice there is reaches the count", () => {
       { collarEvery: 1 },
       { covering: "tiles" },
       { covering: "sheets" },
+      { framedWith: "trusses" },
+      { purlinRows: 1 },
+      { panelsBy: "by-area" },
     ];
     const dead = withoutEffect(roofKind, {
       system: "imperial",
@@ -227,6 +230,7 @@ describe("every choice there is reaches the count", () => {
       { ...PART_KINDS.surface.defaults("f", "Wall", contexts.imperial), roomId: "hall", surfaceId: "wall/a" },
       plan,
     ),
+    roof: roofOf("imperial", rectangle(feet(40), feet(24), ["eave", "gable", "eave", "gable"]), { pitch: 0.5 }),
     storey: resolveStorey(PART_KINDS.storey.defaults("g", hall.storey, contexts.imperial), plan),
   };
   const added = library.assemblies.filter((each) => each.slot === undefined && each.system === "imperial");
