@@ -1,4 +1,11 @@
-import { guessMatch, type MeasuringSystem, type ReportMatch, type ReportTable, reportShape } from "@wide-porch/core";
+import {
+  guessMatch,
+  type MeasuringSystem,
+  ownValue,
+  type ReportMatch,
+  type ReportTable,
+  reportShape,
+} from "@wide-porch/core";
 import { useState } from "react";
 import useSWR from "swr";
 import { ask } from "../../api/client";
@@ -12,7 +19,7 @@ export function useMatch(table: ReportTable, system: MeasuringSystem) {
   const [own, setOwn] = useState<ReportMatch>();
   const [failure, setFailure] = useState<string>();
   const shape = reportShape(table);
-  const before = known.data?.columns[shape];
+  const before = known.data && ownValue(known.data.columns, shape);
   // Without signal the headings have to do.
   const match = own ?? before ?? (known.data || known.error ? guessMatch(table, system) : undefined);
   const remember = async () => {

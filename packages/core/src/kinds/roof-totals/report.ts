@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { measured } from "../../parts/dimension";
+import { ownValue } from "../../records/ownValue";
 import { type MeasuringSystem, NM_PER_M, parseArea, parseLength, parsePitch } from "../../units";
 import { ROOF_TOTALS, type RoofTotals } from "./schema";
 
@@ -54,8 +55,12 @@ const FACTORS: Readonly<Record<string, number>> = {
 };
 
 const matchedSchema = z.object({ column: z.string().min(1).max(200), unit: z.string().min(1).max(20) });
+/** More than there are figures: what is kept with a company stays small. */
+const MOST_MATCHED = 20;
 /** Which column of a report is which figure, and in what unit. By the figure; what is not there is not read. */
-export const reportMatchSchema = z.record(z.string().min(1).max(40), matchedSchema);
+export const reportMatchSchema = z
+  .record(z.string().min(1).max(40), matchedSchema)
+  .refine((match) => Object.keys(match).length <= MOST_MATCHED, `At most ${MOST_MATCHED} columns are matched.`);
 export type ReportMatch = z.infer<typeof reportMatchSchema>;
 
 /** Reports with the same columns, in any order, are matched alike. */
@@ -146,7 +151,7 @@ export function readReport(
   system: MeasuringSystem,
 ): readonly ReportFigure[] {
   return REPORT_FIELDS.flatMap((of): ReportFigure[] => {
-    const matched = match[of.field];
+    const matched = ownValue(match, of.field);
     const index = matched ? table.columns.indexOf(matched.column) : -1;
     const text = table.rows[row]?.[index] ?? "";
     if (!matched || index < 0 || text === "") return [];

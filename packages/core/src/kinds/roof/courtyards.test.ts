@@ -1,7 +1,7 @@
 import { countPart } from "../../count/countPart";
 import { contexts, library } from "../../testing/library";
 import { rectangle, roofOf, said } from "../../testing/roofs";
-import { feet } from "../../units";
+import { feet, metres } from "../../units";
 import { withCourtyard, withoutCourtyard } from "./courtyards";
 import { formOf } from "./form";
 import { outlineOfRoof } from "./outline";
@@ -69,6 +69,21 @@ describe("a roof round a courtyard", () => {
     ]);
     expect(told(withCourts(court(22, 22, 2, 2), court(20, 20, 10, 10, "d")))).toHaveLength(1);
     expect(told(withCourts(court(20, 20, 0, 10)))[0]).toContain("Courtyard 1");
+  });
+
+  it("lies as far along as the longest edge may be", () => {
+    const long = roofOf("metric", rectangle(metres(150), metres(60), ["eave", "eave", "eave", "eave"]), { pitch: 0.5 });
+    const far = {
+      id: "c",
+      along: said(metres(90)),
+      into: said(metres(20)),
+      width: said(metres(12)),
+      depth: said(metres(9)),
+    };
+    expect(roofProblems({ ...long, courtyards: [far] }, contexts.metric)).toEqual([]);
+    expect(roofProblems({ ...long, courtyards: [{ ...far, along: said(metres(300)) }] }, contexts.metric)).toHaveLength(
+      1,
+    );
   });
 
   it("is put where there is most room, and taken out again", () => {

@@ -21,7 +21,7 @@ function figureProblems(roof: Roof, system: MeasuringSystem): Problem[] {
     const { valueNm } = dimension;
     const name = of ? `${of}: the ${label.toLowerCase()}` : `The ${label.charAt(0).toLowerCase()}${label.slice(1)}`;
     const overhang = path.toLowerCase().endsWith("overhang");
-    const isLength = path.endsWith(".length");
+    const isLength = /\.(length|along|into|width|depth|hipWidth)$/.test(path);
     if (valueNm === null) return [];
     const mayBeNothing =
       overhang || path === "plate" || path === "beside.along" || /^features\..*\.(along|back)$/.test(path);
