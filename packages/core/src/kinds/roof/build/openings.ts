@@ -81,6 +81,8 @@ function studsOf(wall: StandingFace, { stud, spacingMm }: Timber, kind: Kind): F
     const over = edges.filter(({ from, to }) => (at - from[0]) * (at - to[0]) <= 0);
     const foot = over.filter((edge) => isFoot(edge, edges)).map((edge) => heightAt(edge, at) + thick * secantOf(edge));
     const top = over.filter((edge) => !isFoot(edge, edges)).map((edge) => heightAt(edge, at) - underMm(edge));
+    // Beside the outline, and where it is of no height, nothing is over or under a place.
+    if (foot.length === 0 || top.length === 0) return [];
     const [low, high] = [Math.max(...foot), Math.min(...top)];
     if (!(high - low > thick)) return [];
     const outline: XY[] = [
