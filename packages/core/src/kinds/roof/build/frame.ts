@@ -69,9 +69,15 @@ export function frameRoof(roof: Roof, choices: RoofChoices, longest: Longest, { 
   const overhangs = layOverhangs(roof, form, {
     section: sections.rafter,
     spacingMm: toMm(choices.lookoutSpacing),
+    longestMm: toMm(longest("barge-rafter", choices.rafterSection)),
     rafterSpacingMm: carried.size > 0 ? toMm(choices.trussSpacing) : spacingMm,
   });
-  const walls = { rafter: sections.rafter, stud: section(choices.gableStudSection), spacingMm };
+  const walls = {
+    rafter: sections.rafter,
+    stud: section(choices.gableStudSection),
+    spacingMm,
+    longestMm: (role: string) => toMm(longest(role, choices.gableStudSection)),
+  };
   const ridgeMm = toMm(longest("ridge", choices.ridgeSection));
   return {
     pieces: [

@@ -8,7 +8,13 @@ import type { Roof } from "../schema";
 import { HEADER_PLIES } from "./rafters";
 import { levelStick, overPlateMm, wallStick } from "./sticks";
 
-type Timber = { readonly rafter: Section; readonly stud: Section; readonly spacingMm: number };
+type Timber = {
+  readonly rafter: Section;
+  readonly stud: Section;
+  readonly spacingMm: number;
+  /** How long plates of a role can be had; longer ones are joined. */
+  readonly longestMm: (role: string) => number;
+};
 
 const mm = (nm: number): number => nm / NM_PER_MM;
 
@@ -55,23 +61,39 @@ type Kind = {
 };
 const DORMER: Kind = { stud: "dormer-stud", plate: "dormer-plate", underMm: undefined };
 
+/** A stretch in lengths that can be had, the last of them short. */
+function piecesOf({ from, to }: Edge, longestMm: number): Edge[] {
+  const lengthMm = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const count = Math.max(1, Math.ceil(lengthMm / longestMm - 1e-9));
+  const at = (mm: number): XY => {
+    const share = Math.min(1, mm / (lengthMm || 1));
+    return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
+  };
+  return Array.from({ length: count }, (_, index) => ({
+    from: at(index === 0 ? 0 : index * longestMm),
+    to: at(index === count - 1 ? lengthMm : (index + 1) * longestMm),
+  }));
+}
+
 /** A plate along its foot, and along what is over it where no rafter is, studs between them at the spacing and at both ends. */
-function studsOf(wall: StandingFace, { stud, spacingMm }: Timber, kind: Kind): FramingPiece[] {
+function studsOf(wall: StandingFace, { stud, spacingMm, longestMm }: Timber, kind: Kind): FramingPiece[] {
   const edges = edgesOf(wall).filter((edge) => !isUpright(edge));
   const thick = mm(stud.thicknessNm);
   const plated = kind.underMm ? edges.filter((edge) => isFoot(edge, edges)) : edges;
   const underMm = kind.underMm ?? ((edge: Edge) => thick * secantOf(edge));
   const places = edges.flatMap(({ from, to }) => [from[0], to[0]]);
   const [least, most] = [Math.min(...places), Math.max(...places)];
-  const plates = plated.map((edge, index) => {
+  const longest = longestMm(kind.plate);
+  const within = plated.flatMap((edge) => piecesOf(edge, longest).map((piece) => ({ piece, edge })));
+  const plates = within.map(({ piece, edge }, index) => {
     const inwards = isFoot(edge, edges) ? thick * secantOf(edge) : -thick * secantOf(edge);
     const outline: XY[] = [
-      edge.from,
-      edge.to,
-      [edge.to[0], edge.to[1] + inwards],
-      [edge.from[0], edge.from[1] + inwards],
+      piece.from,
+      piece.to,
+      [piece.to[0], piece.to[1] + inwards],
+      [piece.from[0], piece.from[1] + inwards],
     ];
-    const lengthMm = Math.abs(edge.to[0] - edge.from[0]) * secantOf(edge);
+    const lengthMm = Math.abs(piece.to[0] - piece.from[0]) * secantOf(edge);
     return wallStick({ id: `plate-${wall.id}-${index + 1}`, role: kind.plate, section: stud }, wall, outline, lengthMm);
   });
   const count = Math.floor((most - least - thick) / spacingMm + 1e-9);

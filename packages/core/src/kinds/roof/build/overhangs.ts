@@ -10,7 +10,13 @@ import { cutOf, levelStick, overPlateMm, slopedStick } from "./sticks";
 /** A gable's overhang up to this hangs from the sheathing and the barge; beyond, lookouts carry it. Common practice. */
 const LOOKOUTS_FROM_NM = feet(1);
 
-type Options = { readonly section: Section; readonly spacingMm: number; readonly rafterSpacingMm: number };
+type Options = {
+  readonly section: Section;
+  readonly spacingMm: number;
+  readonly rafterSpacingMm: number;
+  /** How long a barge can be had; a longer one is joined over a lookout. */
+  readonly longestMm: number;
+};
 
 /** A barge rafter along each rake that hangs over, and lookouts from the second rafter out to it. */
 export function layOverhangs(roof: Roof, form: RoofForm, options: Options): FramingPiece[] {
@@ -40,24 +46,28 @@ function upward({ from, to, planMm }: Line): { low: XYZ; way: XY; pitch: number 
   return { low, way, pitch: (high[2] - low[2]) / planMm };
 }
 
-function bargeOf(face: RoofFace, line: Line, { section }: Options): FramingPiece[] {
+function bargeOf(face: RoofFace, line: Line, { section, longestMm }: Options): FramingPiece[] {
   const { low, way, pitch } = upward(line);
   if (pitch < 1e-4) return [];
-  return [
-    slopedStick({
-      id: `barge-${line.id}`,
+  const reachMm = longestMm / Math.hypot(1, pitch);
+  const count = Math.max(1, Math.ceil(line.planMm / reachMm - 1e-9));
+  return Array.from({ length: count }, (_, index) => {
+    const fromMm = index === 0 ? 0 : index * reachMm;
+    const toMm = index === count - 1 ? line.planMm : (index + 1) * reachMm;
+    return slopedStick({
+      id: index === 0 ? `barge-${line.id}` : `barge-${line.id}.${index + 1}`,
       role: "barge-rafter",
       section,
       foot: low,
       direction: way,
       pitch,
-      fromMm: 0,
-      toMm: line.planMm,
+      fromMm,
+      toMm,
       overMm: overPlateMm(section.depthNm, face.pitch),
       notched: false,
-      cut: cutOf({ pitch, runMm: line.planMm, headOffMm: 0, footOffMm: 0, tailMm: 0 }),
-    }),
-  ];
+      cut: cutOf({ pitch, runMm: toMm - fromMm, headOffMm: 0, footOffMm: 0, tailMm: 0 }),
+    });
+  });
 }
 
 function lookoutsOf(face: RoofFace, line: Line, outMm: number, overhangNm: number, options: Options): FramingPiece[] {

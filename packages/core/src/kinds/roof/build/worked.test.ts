@@ -133,6 +133,23 @@ describe("timber that is not sold so long", () => {
     expect(ridges.map(({ cutLengthNm }) => toInches(cutLengthNm))).toEqual([240, 216]);
   });
 
+  it("joins the plate of a gable of 26 ft within the 16 ft that studs are sold in", () => {
+    const roof = roofOf("imperial", rectangle(feet(38), feet(26), ["eave", "gable", "eave", "gable"]), {
+      pitch: 4 / 3,
+      rakeNm: feet(1),
+    });
+    const cut = (role: string) =>
+      countPart(roof, "imperial", sold)
+        .pieces.filter(isFraming)
+        .filter((piece) => piece.role === role)
+        .map(({ cutLengthNm }) => Number(toInches(cutLengthNm).toFixed(1)));
+    expect(cut("gable-plate")).toEqual([192, 120, 192, 120]);
+    // 13 ft on plan at 16 in 12 are 21 ft 8 in: the engineered section has taken over, and is sold so long.
+    expect(new Set(cut("barge-rafter"))).toEqual(new Set([260]));
+    const count = countPart(roof, "imperial", sold);
+    expect(timberList(count, starterPriceList).filter(({ boughtNm }) => boughtNm === undefined)).toEqual([]);
+  });
+
   it("takes the engineered section for rafters past 20 ft, all of them, with a notice; no line is dropped", () => {
     const roof = roofOf("imperial", rectangle(feet(30), feet(40), ["eave", "gable", "eave", "gable"]), { pitch: 0.5 });
     const count = countPart(roof, "imperial", sold);
