@@ -4,7 +4,7 @@ import { isFraming } from "../drawing/piece";
 import { type Polygon, perimeterNm, polygonArea, signedArea, union } from "../geometry";
 import {
   ALONE,
-  formOfRoof,
+  formOf,
   isRoof,
   type Part,
   ROOF_SHAPES,
@@ -54,7 +54,7 @@ function inHouse(...roofs: readonly Roof[]): Map<string, RoofForm> {
   const forms = resolveParts(roofs, planJob(roofs))
     .filter(isRoof)
     .map((part): [string, RoofForm] => {
-      const formed = formOfRoof(part);
+      const formed = formOf(part);
       if (!formed.ok) throw new Error(`${part.id}: ${formed.why}`);
       return [part.id, formed.form];
     });
@@ -170,7 +170,7 @@ it("two roofs over each other's walls are cut by each other alike, whichever way
 it("a roof that lies under another everywhere is told to have nothing left", () => {
   const under: Roof = { ...main, id: "under", name: "Under", pitch: { value: 0.2, typed: "", assumed: false } };
   const [, left = under] = resolveParts([main, under], planJob([main, under])).filter(isRoof);
-  expect(formOfRoof(left)).toEqual({ ok: false, why: "cut-away" });
+  expect(formOf(left)).toEqual({ ok: false, why: "cut-away" });
 });
 
 it("an edge that runs into no roof, or out of one that is lower, is told", () => {
@@ -200,7 +200,7 @@ describe("a room of the storey above that stands up through a lower roof", () =>
   const parts: Part[] = [storey("Ground", 0), storey("Upper", 1), tower, low];
   const resolved = resolveParts(parts, planJob(parts)).find(isRoof);
   if (!resolved) throw new Error("there is no roof");
-  const formed = formOfRoof(resolved);
+  const formed = formOf(resolved);
   if (!formed.ok) throw new Error(formed.why);
   const { form } = formed;
 
@@ -239,7 +239,7 @@ it("a room within the roof's own space does not cut it", () => {
     { ...low, pitch: { value: 1.5, typed: "", assumed: false } },
   ];
   const resolved = resolveParts(parts, planJob(parts)).find(isRoof);
-  const formed = resolved && formOfRoof(resolved);
+  const formed = resolved && formOf(resolved);
   expect(formed?.ok && areaOf(formed.form)).toBeCloseTo(960 * Math.hypot(1, 1.5), 1);
 });
 
@@ -264,7 +264,7 @@ it("two hipped roofs anywhere over each other leave the higher of the two everyw
       const outlines = parts.map((roof) => roofOutlineOnPlan(roof).map(({ from }) => from));
       const covered = union(outlines).reduce((sum, ring) => sum + signedArea(ring), 0);
       const left = parts.reduce((sum, roof) => {
-        const formed = formOfRoof(roof);
+        const formed = formOf(roof);
         if (!formed.ok) return formed.why === "cut-away" ? sum : Number.NaN;
         return sum + formed.form.faces.reduce((area, face) => area + face.planAreaM2, 0);
       }, 0);
@@ -314,7 +314,7 @@ it("any two roofs that meet are counted, and every piece has a length and a name
       const own = roofs.filter((roof) => roofKind.problems(roof, context).length === 0);
       for (const roof of resolveParts(own, planJob(own)).filter(isRoof)) {
         const count = countPart(roof, "imperial", library);
-        const formed = formOfRoof(roof);
+        const formed = formOf(roof);
         if (formed.ok && roof.meets && formed.form.lines.some(({ cutBy }) => cutBy !== undefined)) cut += 1;
         const pieces = count.pieces.filter(isFraming);
         for (const { id, cutLengthNm } of pieces)

@@ -1,11 +1,11 @@
 import { minus, type Point, type Polygon, turned } from "../geometry";
 import {
-  formOfRoof,
+  formOf,
   type Meets,
   type Neighbour,
   outlineOfRoof,
   overhangsOfRoof,
-  ownFormOfRoof,
+  ownFormOf,
   type PlaneOver,
   planesOfRoof,
   type Roof,
@@ -85,7 +85,7 @@ function roomsOver(own: Standing, plan: JobPlan): Neighbour[] {
 /** Another roof as it is by itself, on the plan of this one. */
 function roofBeside(other: Standing, own: Standing): Neighbour | undefined {
   const outline = outlineOfRoof(other.roof);
-  const formed = ownFormOfRoof(other.roof);
+  const formed = ownFormOf(other.roof);
   if (!outline.ok || !formed.ok) return undefined;
   const transform = between(other.place, other.plateNm, own);
   return {
@@ -118,7 +118,7 @@ function runsOn(roof: Roof, neighbours: readonly Neighbour[]): Meets["runsOnMm"]
 
 /** The slopes of a roof that was cut, as they lie over another. */
 function overOf(other: Standing, meets: Meets, own: Standing): readonly PlaneOver[] {
-  const formed = formOfRoof({ ...other.roof, meets });
+  const formed = formOf({ ...other.roof, meets });
   if (!formed.ok) return [];
   const transform = between(other.place, other.plateNm, own);
   return planesOfRoof(formed.form).map((plane) => movedPlane(plane, transform));

@@ -95,7 +95,7 @@ function goesOn(before: FaceSide, after: FaceSide): boolean {
   return forward && across <= IN_LINE_MM * Math.max(lengthOf(before), lengthOf(after));
 }
 
-/** Twice the area of a ring in its face's own plane; above zero against the clock. */
+/** The area of a ring in its face's own plane; above zero against the clock. */
 export function ringArea(ring: readonly FaceSide[], origin: FaceOrigin): number {
   return ring.reduce((sum, { from, to }) => sum + crossOf(flat(origin, from), flat(origin, to)), 0) / 2;
 }

@@ -24,6 +24,10 @@ export const crossOf = ([ax, ay]: XY, [bx, by]: XY): number => ax * by - ay * bx
 export const apart = ([ax, ay]: XY, [bx, by]: XY): number => Math.hypot(bx - ax, by - ay);
 export const leftXY = ([x, y]: XY): XY => [-y, x];
 
+/** Above zero where the corners go against the clock (the shoelace formula); in the square of what the places are in. */
+export const areaOfRing = (ring: readonly XY[]): number =>
+  ring.reduce((sum, from, index) => sum + crossOf(from, ring[(index + 1) % ring.length] ?? from) / 2, 0);
+
 /** Lines within this of each other in direction (the sine of the angle) are taken for parallel. */
 const PARALLEL = 1e-9;
 

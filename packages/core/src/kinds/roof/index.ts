@@ -119,7 +119,7 @@ export {
   type RoofFeature,
 } from "./features/schema";
 export { newFeature as newRoofFeature } from "./features/starts";
-export { formOf, formOf as formOfRoof, ownFormOf as ownFormOfRoof, toMm } from "./form";
+export { formOf, ownFormOf, toMm } from "./form";
 export * from "./formTypes";
 export { roofInPlaceOf } from "./fromListed";
 export { type HalfHip, halfHipOf } from "./halfHip";

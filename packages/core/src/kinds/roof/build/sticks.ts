@@ -107,29 +107,16 @@ export function levelStick(
   { topMm, footMm }: { readonly topMm?: number; readonly footMm?: number },
 ): FramingPiece {
   const lengthMm = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  const direction: XY = [(to[0] - from[0]) / (lengthMm || 1), (to[1] - from[1]) / (lengthMm || 1)];
   const depthMm = section.depthNm / NM_PER_MM;
-  const bottomMm = footMm ?? (topMm ?? 0) - depthMm;
-  const [low, high] = [bottomMm / MM_PER_M, (bottomMm + depthMm) / MM_PER_M];
-  const thickM = section.thicknessNm / NM_PER_MM / MM_PER_M;
-  return {
-    id,
-    role,
-    sectionId: section.id,
-    ...planOf(from, to, section.thicknessNm / NM_PER_MM),
-    cutLengthNm: Math.max(1, nm(lengthMm)),
-    inSpace: {
-      frame: { origin: inSpace([from[0], from[1], 0]), along: [direction[0], 0, -direction[1]], up: [0, 1, 0] },
-      outline: [
-        [0, low],
-        [lengthMm / MM_PER_M, low],
-        [lengthMm / MM_PER_M, high],
-        [0, high],
-      ],
-      nearM: -thickM / 2,
-      depthM: thickM,
-    },
-  };
+  const low = footMm ?? (topMm ?? 0) - depthMm;
+  const high = low + depthMm;
+  const outline: XY[] = [
+    [0, low],
+    [lengthMm, low],
+    [lengthMm, high],
+    [0, high],
+  ];
+  return flatStick({ id, role, section }, from, to, outline);
 }
 
 /** What is made up flat and stands on edge from one place to another: its outline along that and up from the plate. As long as it is on plan. */

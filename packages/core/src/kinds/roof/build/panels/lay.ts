@@ -1,6 +1,6 @@
 import type { Point, Polygon } from "../../../../geometry";
 import { both, without } from "../../../../geometry/grid";
-import type { XY, XYZ } from "../../../../geometry/skeleton";
+import { areaOfRing, type XY, type XYZ } from "../../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../../units";
 import type { RoofFace } from "../../form";
 import { inFace } from "../rafters";
@@ -100,14 +100,6 @@ const withoutDoubles = (ring: readonly XY[]): XY[] =>
     return Math.abs(nextX - x) > 1e-6 || Math.abs(nextY - y) > 1e-6;
   });
 
-const areaOf = (ring: readonly XY[]): number =>
-  Math.abs(
-    ring.reduce((sum, [x, y], index) => {
-      const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
-      return sum + (x * nextY - nextX * y) / 2;
-    }, 0),
-  );
-
 /**
  * Sheets in courses from the foot of a slope up, every other course by half a sheet, their ends where rafters lie; cut where the slope ends,
  * and where something is cut out of it.
@@ -131,7 +123,7 @@ export function layOnSlope(
       const box = { left: at, right: at + sheet.alongMm, low: from, high: from + sheet.upMm };
       for (const ring of rings)
         for (const piece of clipped(box, ring).flatMap((each) => outsideHoles(each, holes)))
-          if (areaOf(piece) > LEAST_MM2) laid.push({ corners: piece, course });
+          if (Math.abs(areaOfRing(piece)) > LEAST_MM2) laid.push({ corners: piece, course });
     }
   }
   return laid;

@@ -1,7 +1,7 @@
 import { fixingsInSheet, type SheetDimensions } from "../../../../assemblies";
 import type { PlanShape } from "../../../../drawing/drawing";
 import type { SheetPiece } from "../../../../drawing/piece";
-import type { XY } from "../../../../geometry/skeleton";
+import { areaOfRing } from "../../../../geometry/skeleton";
 import { nestPieces } from "../../../../layouts";
 import { type Nanometres, NM_PER_MM, toMetres } from "../../../../units";
 import type { RoofFace, RoofForm } from "../../form";
@@ -35,6 +35,7 @@ const THICK_M = 0.018;
 /** Drawn clear of the timber below, so that neither shows through the other. */
 const CLEAR_M = 0.006;
 const MM_PER_M = 1000;
+const MM2_PER_M2 = 1e6;
 const nm = (mm: number): Nanometres => Math.round(mm * NM_PER_MM);
 
 type OnSlope = Laid & { readonly face: RoofFace; readonly id: string; readonly startMm: number };
@@ -96,7 +97,7 @@ export function layPanels(form: RoofForm, options: PanelOptions): LaidPanels {
     pieces,
     slopes: onSlope.map(({ face }) => face.id),
     bought: new Set(nested).size,
-    coverM2: onSlope.reduce((sum, { corners }) => sum + areaM2(corners), 0),
+    coverM2: onSlope.reduce((sum, { corners }) => sum + Math.abs(areaOfRing(corners)) / MM2_PER_M2, 0),
     fixings: (edgeNm, fieldNm) =>
       onSlope.reduce((sum, laid, index) => {
         const box = boxes[index];
@@ -105,14 +106,6 @@ export function layPanels(form: RoofForm, options: PanelOptions): LaidPanels {
       }, 0),
   };
 }
-
-const areaM2 = (ring: readonly XY[]): number =>
-  Math.abs(
-    ring.reduce((sum, [x, y], index) => {
-      const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
-      return sum + (x * nextY - nextX * y) / 2;
-    }, 0),
-  ) / 1e6;
 
 type Cut = {
   readonly widthNm: Nanometres;

@@ -1,4 +1,4 @@
-import type { XY } from "../../../../geometry/skeleton";
+import { areaOfRing, type XY } from "../../../../geometry/skeleton";
 
 /** A piece in its own box, its lower left corner at the origin. Millimetres. */
 export type Boxed = { readonly corners: readonly XY[]; readonly wideMm: number; readonly highMm: number };
@@ -16,14 +16,8 @@ export function boxed(corners: readonly XY[]): Boxed {
   return { corners: shifted, wideMm: Math.max(...xs) - left, highMm: Math.max(...ys) - low };
 }
 
-const areaOf = (ring: readonly XY[]): number =>
-  ring.reduce((sum, [x, y], index) => {
-    const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
-    return sum + (x * nextY - nextX * y) / 2;
-  }, 0);
-
 function isConvex(ring: readonly XY[]): boolean {
-  const way = Math.sign(areaOf(ring));
+  const way = Math.sign(areaOfRing(ring));
   return ring.every(([x, y], index) => {
     const [bx, by] = ring[(index + 1) % ring.length] ?? [x, y];
     const [cx, cy] = ring[(index + 2) % ring.length] ?? [x, y];
@@ -128,7 +122,7 @@ export function turnedInto(
 ): Sawn[] {
   const sawn = pieces.map((): Sawn => ({ how: "alone" }));
   const slanting = pieces.flatMap((piece, index): Slanting[] => {
-    const area = Math.abs(areaOf(piece.corners));
+    const area = Math.abs(areaOfRing(piece.corners));
     const box = piece.wideMm * piece.highMm;
     if (area >= box * FULL || !isConvex(piece.corners)) return [];
     const leans = [leanOf(piece, -1), leanOf(piece, 1)] as const;

@@ -1,5 +1,5 @@
 import type { FramingPiece } from "../../../../drawing/piece";
-import type { XY } from "../../../../geometry/skeleton";
+import { areaOfRing, type XY } from "../../../../geometry/skeleton";
 import type { Section } from "../../../../kinds";
 import { NM_PER_MM } from "../../../../units";
 import { flatStick } from "../sticks";
@@ -23,12 +23,6 @@ function meet(a: Line, b: Line): XY | undefined {
   return [(a.offset * b.y - b.offset * a.y) / across, (a.x * b.offset - b.x * a.offset) / across];
 }
 
-const areaOf = (ring: readonly XY[]): number =>
-  ring.reduce((sum, [x, y], index) => {
-    const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [0, 0];
-    return sum + (x * nextY - nextX * y) / 2;
-  }, 0);
-
 /** A convex ring, against the clock, with every side moved in; nothing where nothing is left. */
 function inset(ring: readonly XY[], byMm: number): XY[] | undefined {
   const lines = ring.map(([x, y], index): Line => {
@@ -42,7 +36,7 @@ function inset(ring: readonly XY[], byMm: number): XY[] | undefined {
   const inner = found.length === ring.length ? found : undefined;
   // One that is too small turns inside out.
   const isIn = inner?.every(([x, y]) => lines.every((line) => line.x * x + line.y * y >= line.offset - 1e-6));
-  return inner && isIn && areaOf(inner) > 0 ? inner : undefined;
+  return inner && isIn && areaOfRing(inner) > 0 ? inner : undefined;
 }
 
 /** Chords round an open middle: what a truss is seen as; its webs are the maker's. */
