@@ -1,7 +1,6 @@
 import {
   EDGE_ENDS,
   type EdgeEnd,
-  type FigureSlot,
   formatLength,
   halfHipOf,
   MOST_EDGES,
@@ -25,7 +24,7 @@ import { Body, Faint, Figure, Title } from "../../components/Text";
 import { Plus, Trash2 } from "../../icons";
 import { useJob } from "../../job/JobContext";
 import { FigureList } from "../../measure/FigureList";
-import type { RoofChange } from "./RoofScreen";
+import type { PanelProps } from "./panelProps";
 
 const END_WORDS: Readonly<Record<EdgeEnd, string>> = {
   eave: "Eave",
@@ -43,14 +42,9 @@ const TURNS = [
   { value: 45, label: "Another angle" },
 ];
 
-type Props = {
-  readonly roof: Roof;
-  readonly slots: readonly FigureSlot[];
-  readonly active: string | undefined;
+type Props = PanelProps & {
   readonly chosen: string | undefined;
   readonly onChoose: (edgeId: string | undefined) => void;
-  readonly onChange: (change: RoofChange) => boolean;
-  readonly onFigure: (path: string) => void;
 };
 
 /** Every edge in the order it is walked; a press on one opens what can be said of it. */

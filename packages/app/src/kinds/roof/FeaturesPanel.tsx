@@ -1,4 +1,4 @@
-import { type FigureSlot, MOST_ROOF_FEATURES, type Roof, type RoofFeature, roofEdgeName } from "@wide-porch/core";
+import { MOST_ROOF_FEATURES, type RoofFeature, roofEdgeName } from "@wide-porch/core";
 import { useState } from "react";
 import { Pressable, View } from "react-native";
 import { Button } from "../../components/Button";
@@ -7,18 +7,10 @@ import { Body, Faint, Title } from "../../components/Text";
 import { Plus, Trash2 } from "../../icons";
 import { FigureList } from "../../measure/FigureList";
 import { NewFeature } from "./NewFeature";
-import type { RoofChange } from "./RoofScreen";
-
-type Props = {
-  readonly roof: Roof;
-  readonly slots: readonly FigureSlot[];
-  readonly active: string | undefined;
-  readonly onChange: (change: RoofChange) => boolean;
-  readonly onFigure: (path: string) => void;
-};
+import type { PanelProps } from "./panelProps";
 
 /** Dormers, roof windows, chimneys and the like: each can be changed by its figures at any time, or taken out. */
-export function FeaturesPanel(props: Props) {
+export function FeaturesPanel(props: PanelProps) {
   const { roof, onChange } = props;
   const [adding, setAdding] = useState(false);
   const [chosen, setChosen] = useState<string>();
@@ -54,7 +46,7 @@ export function FeaturesPanel(props: Props) {
   );
 }
 
-type OneProps = Props & { readonly feature: RoofFeature; readonly open: boolean; readonly onOpen: () => void };
+type OneProps = PanelProps & { readonly feature: RoofFeature; readonly open: boolean; readonly onOpen: () => void };
 
 function OneFeature({ roof, slots, active, onChange, onFigure, feature, open, onOpen }: OneProps) {
   const { id, name, edgeId } = feature;

@@ -1,5 +1,4 @@
 import {
-  type FigureSlot,
   formatLength,
   isRoof,
   type MeasuringSystem,
@@ -15,15 +14,7 @@ import { Picker } from "../../components/Picker";
 import { Faint, Title } from "../../components/Text";
 import { useJob } from "../../job/JobContext";
 import { FigureList } from "../../measure/FigureList";
-import type { RoofChange } from "./RoofScreen";
-
-type Props = {
-  readonly roof: Roof;
-  readonly slots: readonly FigureSlot[];
-  readonly active: string | undefined;
-  readonly onChange: (change: RoofChange) => boolean;
-  readonly onFigure: (path: string) => void;
-};
+import type { PanelProps } from "./panelProps";
 
 const CUT = [
   { value: true, label: "Cut where it meets them" },
@@ -33,7 +24,7 @@ const CUT = [
 const ALONE = "";
 
 /** Where a roof lies among the others of the job, and whether they cut each other. */
-export function MeetingPanel({ roof, slots, active, onChange, onFigure }: Props) {
+export function MeetingPanel({ roof, slots, active, onChange, onFigure }: PanelProps) {
   const { parts, context } = useJob("parts", "context");
   const others = parts.filter(isRoof).filter(({ id }) => id !== roof.id);
   const { beside } = roof;
@@ -59,15 +50,19 @@ export function MeetingPanel({ roof, slots, active, onChange, onFigure }: Props)
         Where two meet, the lower one ends. Let an edge run into another roof to carry it on into that roof's slope.
       </Faint>
       {others.length > 0 ? (
-        <Picker
-          label="Lies along"
-          options={[{ value: ALONE, label: "No edge of another roof" }, ...hosts]}
-          value={host}
-          onChange={(value) => place(value, beside?.ownEdgeId ?? firstOwn?.id ?? "")}
-        />
+        <>
+          <Faint>Lies along</Faint>
+          <Picker
+            label="Lies along"
+            options={[{ value: ALONE, label: "No edge of another roof" }, ...hosts]}
+            value={host}
+            onChange={(value) => place(value, beside?.ownEdgeId ?? firstOwn?.id ?? "")}
+          />
+        </>
       ) : null}
       {beside ? (
         <>
+          <Faint>With its own edge</Faint>
           <Picker
             label="With its own edge"
             options={own}

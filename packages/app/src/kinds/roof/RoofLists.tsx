@@ -1,13 +1,4 @@
-import {
-  ALONE,
-  type Drawing,
-  type FigureSlot,
-  kindOf,
-  type Part,
-  type PartCount,
-  type Problem,
-  type Roof,
-} from "@wide-porch/core";
+import { ALONE, type Drawing, kindOf, type Part, type PartCount, type Problem, type Roof } from "@wide-porch/core";
 import { memo, useMemo } from "react";
 import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
@@ -19,24 +10,19 @@ import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { EdgesPanel } from "./EdgesPanel";
 import { FeaturesPanel } from "./FeaturesPanel";
 import { MeetingPanel } from "./MeetingPanel";
-import type { RoofChange } from "./RoofScreen";
+import type { PanelProps } from "./panelProps";
 import { ShapePanel } from "./ShapePanel";
 import { TimberList } from "./TimberList";
 import { TryPitch } from "./TryPitch";
 
-type Props = {
-  readonly roof: Roof;
+type Props = PanelProps & {
   /** As it stands in its house: cut by what it meets. */
   readonly inHouse: Roof;
   readonly plain: Drawing;
-  readonly slots: readonly FigureSlot[];
-  readonly active: string | undefined;
   readonly edgeId: string | undefined;
   readonly count: PartCount | undefined;
   readonly onEdge: (edgeId: string | undefined) => void;
-  readonly onChange: (change: RoofChange) => boolean;
   readonly onChoose: (choose: (now: Part) => Part) => Problem | undefined;
-  readonly onFigure: (path: string | undefined) => void;
 };
 
 /** What of a roof is not for the whole of it, and has a list of its own. */

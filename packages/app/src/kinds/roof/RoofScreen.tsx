@@ -22,10 +22,8 @@ import { usePartFigures } from "../../measure/usePartFigures";
 import { PlanCanvas } from "../../plan/PlanCanvas";
 import { roofLive } from "../liveWords";
 import { CheckDimension } from "./CheckDimension";
+import type { RoofChange } from "./panelProps";
 import { RoofLists } from "./RoofLists";
-
-/** Changes of a roof; other kinds are left alone. */
-export type RoofChange = (roof: Roof) => Roof;
 
 const Plan = memo(PlanCanvas);
 

@@ -1,6 +1,5 @@
 import {
   courtyardName,
-  type FigureSlot,
   formatLength,
   MOST_COURTYARDS,
   outlineOfRoof,
@@ -27,15 +26,7 @@ import { useJob } from "../../job/JobContext";
 import { useJobLater } from "../../job/useJobLater";
 import { FigureList } from "../../measure/FigureList";
 import { newId } from "../../sync/newId";
-import type { RoofChange } from "./RoofScreen";
-
-type Props = {
-  readonly roof: Roof;
-  readonly slots: readonly FigureSlot[];
-  readonly active: string | undefined;
-  readonly onChange: (change: RoofChange) => boolean;
-  readonly onFigure: (path: string) => void;
-};
+import type { PanelProps, RoofChange } from "./panelProps";
 
 const MEASURED = [
   { value: "level", label: "Level" },
@@ -43,7 +34,7 @@ const MEASURED = [
 ] as const;
 
 /** Where the outline is from, the shapes that a press gives, and what holds for the whole roof. */
-export function ShapePanel({ roof, slots, active, onChange, onFigure }: Props) {
+export function ShapePanel({ roof, slots, active, onChange, onFigure }: PanelProps) {
   const { context } = useJob("context");
   const { plan } = useJobLater("plan");
   const { system } = context;

@@ -6,9 +6,9 @@ import { Button } from "../../components/Button";
 import { Sheet } from "../../components/Sheet";
 import { useJob } from "../../job/JobContext";
 import { FigureField } from "../../measure/FigureField";
-import type { RoofChange } from "./RoofScreen";
+import type { PanelProps } from "./panelProps";
 
-type Props = { readonly roof: Roof; readonly onChange: (change: RoofChange) => boolean };
+type Props = Pick<PanelProps, "roof" | "onChange">;
 
 /** Another pitch on trial: every quantity that it would change beside what it is, before it is taken. */
 export function TryPitch({ roof, onChange }: Props) {
