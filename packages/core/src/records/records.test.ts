@@ -100,6 +100,9 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
     },
     "framing-among-the-choices": { ...totals, schemaVersion: 2, parameters },
   },
+  roof: {
+    "edges-in-line": { ...without(PART_KINDS.roof.defaults("r", "Roof", context), "inLine"), schemaVersion: 1 },
+  },
   storey: {
     "floor-levels": {
       ...without(PART_KINDS.storey.defaults("s", "Ground", context), "floorToFloor", "floorBuildUp"),

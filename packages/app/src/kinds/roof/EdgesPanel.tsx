@@ -1,14 +1,18 @@
 import {
   EDGE_ENDS,
   type EdgeEnd,
+  enteredRoofPitch,
   formatLength,
   halfHipOf,
+  IN_LINE,
+  type InLine,
   MOST_EDGES,
   outlineOfRoof,
   pitchWays,
   type Roof,
   type RoofEdge,
   roofEdgeName,
+  roofEdgesInLineWith,
   slopeOfEdge,
   withEdgeAfter,
   withEdgeEnd,
@@ -127,6 +131,37 @@ function HipGiven({ roof, edge, onChange }: Pick<Props, "roof" | "onChange"> & {
   );
 }
 
+const IN_LINE_WORDS: Readonly<Record<InLine, string>> = {
+  step: "A wall between them",
+  flatter: "The flatter pitch for all",
+  steeper: "The steeper pitch for all",
+};
+const WAYS_IN_LINE = IN_LINE.map((value) => ({ value, label: IN_LINE_WORDS[value] }));
+
+/** Where an edge goes on in one line with edges of other pitches: what becomes of the pitches. */
+function InOneLine({ roof, edge, onChange }: Pick<Props, "roof" | "onChange"> & { readonly edge: RoofEdge }) {
+  const { context } = useJob("context");
+  const line = roofEdgesInLineWith(roof, edge);
+  const entered = line.map((each) => enteredRoofPitch(roof, each));
+  if (new Set(entered).size < 2) return null;
+  const say = (pitch: number) => pitchWays(pitch, context.system)[0] ?? "";
+  const others = line.filter(({ id }) => id !== edge.id).map(({ id }) => roofEdgeName(roof, id));
+  const { pitch } = slopeOfEdge(roof, edge);
+  const own = enteredRoofPitch(roof, edge);
+  const taken = pitch === own ? "" : ` It was entered as ${say(own)} and is built at ${say(pitch)}.`;
+  return (
+    <View className="gap-1">
+      <Choice
+        label="Unequal pitches in one line"
+        options={WAYS_IN_LINE}
+        value={roof.inLine}
+        onChange={(inLine) => onChange((now) => ({ ...now, inLine }))}
+      />
+      <Faint>{`In one line with ${others.join(", ")}.${taken}`}</Faint>
+    </View>
+  );
+}
+
 type ToolsProps = Omit<Props, "chosen" | "onChoose"> & { readonly edge: RoofEdge; readonly onGone: () => void };
 
 function EdgeTools({ roof, edge, slots, active, onChange, onFigure, onGone }: ToolsProps) {
@@ -163,6 +198,7 @@ function EdgeTools({ roof, edge, slots, active, onChange, onFigure, onGone }: To
         value={edge.end}
         onChange={(end) => onChange((now) => withEdgeEnd(now, id, end, system))}
       />
+      <InOneLine roof={roof} edge={edge} onChange={onChange} />
       {edge.end === "half-hip" ? <HipGiven roof={roof} edge={edge} onChange={onChange} /> : null}
       <Choice
         label={`Turn after ${name}`}

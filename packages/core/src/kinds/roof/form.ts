@@ -46,6 +46,7 @@ const FORMING = [
   "overhang",
   "rakeOverhang",
   "overhangMeasured",
+  "inLine",
   "breakHeight",
   "upperPitch",
   "flatHeight",

@@ -60,7 +60,10 @@ export const roofKind: PartKind<Roof> = {
   plural: "Roofs",
   order: 1,
   schema: roofSchema,
-  migrations: [],
+  migrations: [
+    // Eaves in one line always had a step between unequal pitches.
+    { to: 2, name: "edges-in-line", up: (roof) => ({ ...roof, inLine: "step" }) },
+  ],
   defaults: newRoof,
   measures: roofMeasures,
   quantityNames: ROOF_QUANTITIES,
@@ -128,6 +131,8 @@ export { reachBeyond as roofReachBeyond } from "./meeting/runOn";
 export type { Meets, Neighbour, PlaneOver } from "./meeting/types";
 export {
   edgeName as roofEdgeName,
+  enteredPitch as enteredRoofPitch,
+  inLineWith as roofEdgesInLineWith,
   outlineOfRoof,
   type PlacedEdge as PlacedRoofEdge,
   roofOutlineOnPlan,
@@ -136,5 +141,14 @@ export {
 export { choicesOf as roofChoicesOf } from "./parameters";
 export { fasciasApart } from "./problems";
 export { RAFTER_ROLES } from "./roles";
-export { EDGE_ENDS, type EdgeEnd, MOST_EDGES, type Roof, type RoofEdge, runsIntoRoof } from "./schema";
+export {
+  EDGE_ENDS,
+  type EdgeEnd,
+  IN_LINE,
+  type InLine,
+  MOST_EDGES,
+  type Roof,
+  type RoofEdge,
+  runsIntoRoof,
+} from "./schema";
 export { newEdge as newRoofEdge, ROOF_SHAPES, type RoofShape, SHAPE_WORDS, withShape } from "./starts";

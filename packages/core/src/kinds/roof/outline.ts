@@ -92,9 +92,45 @@ export const edgeName = ({ edges, courtyards = [] }: Outlined, id: string): stri
   return index < 0 ? "Edge" : `Edge ${letter}${index < 26 ? "" : Math.floor(index / 26) + 1}`;
 };
 
+const slopes = ({ end }: RoofEdge): boolean => end === "eave" || end === "half-hip";
+
+/** Two edges whose walls are within a hundredth of a degree of one line. */
+const goesStraightOn = ({ turnDegrees }: RoofEdge): boolean => Math.abs(turnDegrees) < 0.01;
+
+/** The sloping edges that go on in one line with an edge, itself among them; none where it stands alone. */
+export function inLineWith({ edges }: Pick<Roof, "edges">, edge: RoofEdge): RoofEdge[] {
+  const index = edges.findIndex(({ id }) => id === edge.id);
+  if (index < 0 || !slopes(edge)) return [];
+  const at = (offset: number) => edges[(index + offset + edges.length) % edges.length];
+  const line = [edge];
+  for (let step = 1; step < edges.length; step += 1) {
+    const [last, next] = [at(step - 1), at(step)];
+    if (!last || !next || !goesStraightOn(last) || !slopes(next)) break;
+    line.push(next);
+  }
+  for (let step = 1; step < edges.length; step += 1) {
+    const before = at(-step);
+    if (!before || !goesStraightOn(before) || !slopes(before)) break;
+    line.unshift(before);
+  }
+  return line.length > 1 ? line : [];
+}
+
+/** As entered for the edge or for the roof, rise over run. */
+export const enteredPitch = (roof: Pick<Roof, "pitch">, edge: RoofEdge): number =>
+  edge.pitch.value ?? roof.pitch.value ?? 0;
+
+function pitchOf(roof: Roof, edge: RoofEdge): number {
+  const entered = enteredPitch(roof, edge);
+  if (roof.inLine === "step") return entered;
+  const line = inLineWith(roof, edge).map((each) => enteredPitch(roof, each));
+  if (line.length === 0) return entered;
+  return roof.inLine === "flatter" ? Math.min(...line) : Math.max(...line);
+}
+
 /** What each edge's pitch and overhang are, its own or the roof's. Pitch as rise over run, overhang level. */
 export function slopeOf(roof: Roof, edge: RoofEdge): { pitch: number; overhangNm: Nanometres } {
-  const pitch = edge.pitch.value ?? roof.pitch.value ?? 0;
+  const pitch = pitchOf(roof, edge);
   const stands = edge.end === "gable" || edge.end === "half-hip";
   const usual = stands ? roof.rakeOverhang : roof.overhang;
   const measured = edge.overhang.valueNm ?? usual.valueNm ?? 0;

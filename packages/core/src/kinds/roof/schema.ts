@@ -18,6 +18,10 @@ export type EdgeEnd = (typeof EDGE_ENDS)[number];
 
 export const MOST_EDGES = 120;
 
+/** Where eaves in one line have unequal pitches: a wall stands between the slopes, or one pitch goes on over all of them. */
+export const IN_LINE = ["step", "flatter", "steeper"] as const;
+export type InLine = (typeof IN_LINE)[number];
+
 /** One edge of the outline along the outside of the wall, and the turn at its end: degrees, to the left above zero. */
 export const roofEdgeSchema = z.object({
   id: z.string().min(1).max(40),
@@ -49,7 +53,7 @@ export type Courtyard = z.infer<typeof courtyardSchema>;
 /** A pitched roof over an outline: its form follows from how each edge ends and how steep it is. */
 export const roofSchema = z.object({
   kind: z.literal("roof"),
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   ...partBase,
   edges: z.array(roofEdgeSchema).min(3).max(MOST_EDGES),
   courtyards: z.array(courtyardSchema).max(6),
@@ -63,6 +67,7 @@ export const roofSchema = z.object({
   rakeOverhang: dimensionSchema,
   /** Overhangs of eaves are measured level, or down along the slope. */
   overhangMeasured: z.enum(["level", "slope"]),
+  inLine: z.enum(IN_LINE),
   /** Above the plate, where every slope changes to the upper pitch; unmeasured where none does. */
   breakHeight: dimensionSchema,
   upperPitch: figureSchema,

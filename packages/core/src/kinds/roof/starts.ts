@@ -28,7 +28,7 @@ export function newRoof(id: string, name: string, { system }: PartContext): Roof
   const imperial = system === "imperial";
   return {
     kind: "roof",
-    schemaVersion: 1,
+    schemaVersion: 2,
     ...newBase(id, name),
     edges: ["a", "b", "c", "d"].map((each) => newEdge(each, "eave")),
     courtyards: [],
@@ -37,6 +37,7 @@ export function newRoof(id: string, name: string, { system }: PartContext): Roof
     overhang: assumedDimension(imperial ? inches(16) : millimetres(400)),
     rakeOverhang: assumedDimension(imperial ? inches(12) : millimetres(300)),
     overhangMeasured: "level",
+    inLine: "step",
     breakHeight: unmeasured,
     upperPitch: noFigure,
     flatHeight: unmeasured,
