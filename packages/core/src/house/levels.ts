@@ -19,7 +19,7 @@ const buildUpOf = (storey: StoreyPlan | undefined): Nanometres =>
   storey?.storey?.floorBuildUp.valueNm ?? USUAL_BUILD_UP_NM;
 
 /** Of a room whose ceiling is level; a slope says nothing of the floor above it. */
-const ceilingOf = ({ ceiling }: Room): Nanometres[] =>
+export const ceilingOf = ({ ceiling }: Room): Nanometres[] =>
   ceiling.shape.value === "level" && ceiling.height.valueNm !== null ? [ceiling.height.valueNm] : [];
 
 /** From a storey's floor to the one above: as measured, or its highest ceiling or wall and the floor over that. */

@@ -38,6 +38,16 @@ describe("a roof over the outside of a storey", () => {
     }
   });
 
+  it("stands on that storey whichever it was measured on, its plate at the ceiling until it is measured", () => {
+    const low = entered(hall, { "ceiling.height": "7'6" });
+    const elsewhere = { ...roof, storey: "Upper" };
+    const over = roofOverStorey(elsewhere, storeyOf(low));
+    expect(over.storey).toBe(low.storey);
+    expect(over.plate).toMatchObject({ valueNm: feet(7.5), assumed: true });
+    const read = measured(feet(9), "9'");
+    expect(roofOverStorey({ ...elsewhere, plate: read }, storeyOf(low)).plate).toBe(read);
+  });
+
   it("keeps how an edge ends while a room comes beside it", () => {
     const over = roofOverStorey(roof, storeyOf(hall));
     const gabled = over.edges.reduce((each, { id }, index) => {

@@ -1,5 +1,6 @@
 import { distance, dot, headingFrom, leftOf, type Point } from "../geometry";
 import {
+  assumedDimension,
   MOST_EDGES,
   measured,
   newRoofEdge,
@@ -10,6 +11,7 @@ import {
 } from "../kinds";
 import { millimetres, type Nanometres } from "../units";
 import { type FootprintEdge, footprintEdges } from "./footprintEdges";
+import { ceilingOf } from "./levels";
 import type { StoreyPlan } from "./storeyPlan";
 
 const IN_LINE_NM = millimetres(300);
@@ -49,8 +51,14 @@ export function roofRing(storey: StoreyPlan): readonly FootprintEdge[] {
   return ring.length >= 3 && ring.length <= MOST_EDGES ? ring : [];
 }
 
+/** Where nobody measured the plate it is as high as the storey's highest level ceiling. */
+function plateOver(roof: Roof, storey: StoreyPlan): Roof["plate"] {
+  const ceilings = storey.rooms.flatMap(({ room }) => ceilingOf(room));
+  return roof.plate.assumed && ceilings.length > 0 ? assumedDimension(Math.max(...ceilings)) : roof.plate;
+}
+
 /**
- * The roof over the outside of a storey, where that lies on the plan. An edge that lay along the same side before keeps how it ends, its
+ * The roof over the outside of a storey, on that storey and where it lies on the plan. An edge that lay along the same side before keeps how it ends, its
  * pitch and its overhang; the others are eaves. The same roof where the storey has no outside yet.
  */
 export function roofOverStorey(roof: Roof, storey: StoreyPlan): Roof {
@@ -72,7 +80,14 @@ export function roofOverStorey(roof: Roof, storey: StoreyPlan): Roof {
       turnDegrees: turnOf(degreesOf(side), degreesOf(next)),
     };
   });
-  return { ...withoutBeside(roof), meetsOthers: true, edges, place: { ...first.from, turnDegrees: degreesOf(first) } };
+  return {
+    ...withoutBeside(roof),
+    storey: storey.name,
+    plate: plateOver(roof, storey),
+    meetsOthers: true,
+    edges,
+    place: { ...first.from, turnDegrees: degreesOf(first) },
+  };
 }
 
 /** An id that none of the edges before had. */

@@ -95,7 +95,7 @@ describe("a wing that runs into the slope of a main roof of the same pitch", () 
 
   it("has no gable where it runs in", () => {
     expect(low.standing.map(({ edgeId }) => edgeId)).toEqual(["c"]);
-    expect(low.met).toEqual({ intoNothing: [], standingOut: [], lostFeatures: [] });
+    expect(low.met).toEqual({ intoNothing: [], standingOut: [], lostFeatures: [], partlyThrough: [] });
   });
 });
 
@@ -241,6 +241,25 @@ it("a room within the roof's own space does not cut it", () => {
   const resolved = resolveParts(parts, planJob(parts)).find(isRoof);
   const formed = resolved && formOf(resolved);
   expect(formed?.ok && areaOf(formed.form)).toBeCloseTo(960 * Math.hypot(1, 1.5), 1);
+});
+
+it("a room whose ceiling is over some of the roof and under the rest does not cut it, and that is said", () => {
+  const tower = roomAt(14, 11, "8'", "10'");
+  const steep = (pitch: number): Part[] => [
+    storey("Ground", 0),
+    storey("Upper", 1),
+    tower,
+    { ...low, pitch: { value: pitch, typed: "", assumed: false } },
+  ];
+  const told = (pitch: number) => {
+    const resolved = resolveParts(steep(pitch), planJob(steep(pitch))).find(isRoof);
+    const formed = resolved && formOf(resolved);
+    if (!resolved || !formed?.ok) throw new Error("no form");
+    const codes = countPart(resolved, "imperial", library).problems.map(({ code }) => code);
+    return { whole: Math.abs(areaOf(formed.form) - 960 * Math.hypot(1, pitch)) < 0.1, codes };
+  };
+  expect(told(0.5)).toEqual({ whole: false, codes: expect.not.arrayContaining(["partly-through"]) });
+  expect(told(0.9)).toEqual({ whole: true, codes: expect.arrayContaining(["partly-through"]) });
 });
 
 /** Any two hipped roofs over each other: what is left of both covers all that either of them stood over, once, and the higher is what stays. */

@@ -85,8 +85,10 @@ export type MetOthers = {
   readonly standingOut: readonly string[];
   /** Features of the roof that are cut, whole or in part. */
   readonly lostFeatures: readonly string[];
+  /** Rooms above whose ceilings are over some of it and under the rest: they do not cut it. */
+  readonly partlyThrough: readonly string[];
 };
-export const MET_NOTHING: MetOthers = { intoNothing: [], standingOut: [], lostFeatures: [] };
+export const MET_NOTHING: MetOthers = { intoNothing: [], standingOut: [], lostFeatures: [], partlyThrough: [] };
 
 export type FormFailure = SkeletonFailure | "unmeasured" | "outline" | "failed-check" | "cut-away";
 export type Formed = { readonly ok: true; readonly form: RoofForm } | { readonly ok: false; readonly why: FormFailure };

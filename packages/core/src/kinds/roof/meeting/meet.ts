@@ -14,9 +14,11 @@ import type { Meets, Neighbour } from "./types";
 
 const LEAST_M2 = 1e-3;
 
+type Stands = "through" | "partly" | "within";
+
 /** Rooms stand through a roof where all of a room is higher than it; one that lies within the roof's own space does not cut it. */
-function standsThrough({ what, tops }: Neighbour, faces: readonly RoofFace[]): boolean {
-  if (what === "slopes") return true;
+function standsIn({ what, tops }: Neighbour, faces: readonly RoofFace[]): Stands {
+  if (what === "slopes") return "through";
   const shares = faces.map((face) => {
     const polygon = polygonOf(face.sides);
     const under = tops.flatMap(({ ring }) => both(ring, polygon));
@@ -26,7 +28,8 @@ function standsThrough({ what, tops }: Neighbour, faces: readonly RoofFace[]): b
   });
   const whole = shares.reduce((sum, each) => sum + each.whole, 0);
   const below = shares.reduce((sum, each) => sum + each.below, 0);
-  return whole > LEAST_M2 && below > whole * 0.999;
+  if (whole <= LEAST_M2 || below < whole * 0.001) return "within";
+  return below > whole * 0.999 ? "through" : "partly";
 }
 
 /** A part of a slope that hangs in the air beyond what it ran into is none. */
@@ -100,7 +103,9 @@ type Own = {
  * known by itself. Nothing where another roof leaves nothing of it.
  */
 export function meetForm(form: RoofForm, meets: Meets, { outline, running }: Own): RoofForm | undefined {
-  const neighbours = meets.neighbours.filter((each) => standsThrough(each, form.faces));
+  const stand = meets.neighbours.map((neighbour) => ({ neighbour, how: standsIn(neighbour, form.faces) }));
+  const those = (how: Stands) => stand.filter((each) => each.how === how).map(({ neighbour }) => neighbour);
+  const neighbours = those("through");
   const cutting = { ...meets, neighbours };
   const cut = form.faces
     .flatMap((face) => cutFace(face, cutting, outline))
@@ -116,6 +121,7 @@ export function meetForm(form: RoofForm, meets: Meets, { outline, running }: Own
     intoNothing: running.filter((id) => !runsOn(id)),
     standingOut: running.filter((id) => runsOn(id) && comesOut(form, faces, id)),
     lostFeatures: form.features.flatMap(({ feature }) => (lost.has(feature.id) ? [feature.name] : [])),
+    partlyThrough: those("partly").map(({ name }) => name),
   };
   return {
     ...form,

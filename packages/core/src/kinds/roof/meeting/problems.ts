@@ -16,7 +16,7 @@ export function meetingProblems(roof: Roof): Problem[] {
   const running = roof.edges.filter(runsIntoRoof).map(({ id }) => id);
   const formed = formOf(roof);
   if (!formed.ok) return formed.why === "cut-away" ? [...adrift, problem("cut-away", "place", NOTHING_LEFT)] : adrift;
-  const { intoNothing, standingOut, lostFeatures } = formed.form.met;
+  const { intoNothing, standingOut, lostFeatures, partlyThrough } = formed.form.met;
   const ended = roof.meets ? intoNothing : running;
   return [
     ...adrift,
@@ -38,6 +38,13 @@ export function meetingProblems(roof: Roof): Problem[] {
             `${names(roof, standingOut)} does not end in the roof it runs into, which is lower: it comes out on its other side.`,
           ),
         ]),
+    ...partlyThrough.map((name) =>
+      problem(
+        "partly-through",
+        "plate",
+        `The ceiling of ${name}, on a storey above, is over some of this roof and under the rest: the roof is not cut by it. Check its height, or the pitch.`,
+      ),
+    ),
     ...lostFeatures.map((name) =>
       problem("feature-cut", "features", `${name} lies where another roof or a room stands: it is not counted whole.`),
     ),
