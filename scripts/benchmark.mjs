@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { benchmarkEntries } from "./benchmarkEntries.mjs";
+import { benchmarkModel } from "./benchmarkModel.mjs";
 import { benchmarkPlan } from "./benchmarkPlan.mjs";
 import { withDemoServer } from "./lib/demoServer.mjs";
 import { inRoot } from "./lib/paths.mjs";
@@ -44,4 +45,6 @@ await withDemoServer(async (address) => {
   await benchmarkEntries(address);
   console.log("\nA plan of 40 rooms and 200 walls");
   await benchmarkPlan(address);
+  console.log("\nThe model in 3D");
+  await benchmarkModel(address);
 });

@@ -3,39 +3,13 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { launchChromium } from "./lib/chromium.mjs";
+import { reportFrames, takeFrames, watchFrames } from "./lib/frames.mjs";
 import { inRoot } from "./lib/paths.mjs";
-import { percentile, report, timeUntilShown } from "./lib/timing.mjs";
+import { report, timeUntilShown } from "./lib/timing.mjs";
 
 const THROTTLE = 4;
 const ROUNDS = 40;
 const STEPS = 120;
-
-/** Runs in the page: the time between painted frames, until told to stop. */
-const watchFrames = () => {
-  window.frames_ = [];
-  let last = performance.now();
-  const frame = (now) => {
-    if (!window.frames_) return;
-    window.frames_.push(now - last);
-    last = now;
-    requestAnimationFrame(frame);
-  };
-  requestAnimationFrame(frame);
-};
-
-const takeFrames = () => {
-  const frames = window.frames_.slice(2);
-  window.frames_ = undefined;
-  return frames;
-};
-
-function reportFrames(name, frames) {
-  const whole = frames.reduce((sum, each) => sum + each, 0);
-  const perSecond = (1000 * frames.length) / whole;
-  console.log(
-    `${name.padEnd(52)} ${perSecond.toFixed(1)} frames a second  p95 ${percentile(frames, 0.95).toFixed(1)} ms a frame  (aim: 50 or more)`,
-  );
-}
 
 async function panAndZoom(page) {
   const box = await page.getByTestId("plan-canvas").boundingBox();
@@ -49,14 +23,14 @@ async function panAndZoom(page) {
     await page.mouse.move(x + 120 * Math.sin(step / 12), y + 90 * Math.cos(step / 9));
   }
   await page.mouse.up();
-  reportFrames(`Panning, CPU throttled ${THROTTLE}x`, await page.evaluate(takeFrames));
+  reportFrames(`Panning, CPU throttled ${THROTTLE}x`, await page.evaluate(takeFrames), 50);
   await page.waitForTimeout(800);
   await page.evaluate(watchFrames);
   for (let step = 0; step < STEPS / 2; step += 1) {
     await page.mouse.wheel(0, step % 20 < 10 ? -60 : 60);
     await page.waitForTimeout(16);
   }
-  reportFrames(`Zooming, CPU throttled ${THROTTLE}x`, await page.evaluate(takeFrames));
+  reportFrames(`Zooming, CPU throttled ${THROTTLE}x`, await page.evaluate(takeFrames), 50);
 }
 
 async function enterInRoom(page, size, name) {

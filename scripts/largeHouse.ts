@@ -70,7 +70,7 @@ function houseRoom(index: number): Room {
   };
 }
 
-export const house = (): Part[] => [
-  ...Array.from({ length: WALLS }, (_, index) => houseWall(index)),
+export const house = (walls = WALLS): Part[] => [
+  ...Array.from({ length: walls }, (_, index) => houseWall(index)),
   ...Array.from({ length: ROOMS }, (_, index) => houseRoom(index)),
 ];

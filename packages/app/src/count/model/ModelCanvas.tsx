@@ -1,11 +1,12 @@
 import type { Solid } from "@wide-porch/core";
 import { useEffect, useRef, useState } from "react";
 import { View } from "react-native";
-import { type Group, Mesh, PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from "three";
+import { type Group, LineSegments, Mesh, PerspectiveCamera, Raycaster, Vector2, Vector3, WebGLRenderer } from "three";
 import { OrbitControls } from "three/addons/controls/OrbitControls.js";
 import { Body } from "../../components/Text";
 import { dispose, extentOf, litScene, meshesOf, pieceAt } from "./scene";
 import { snapshot } from "./snapshot";
+import { turningWith } from "./turning";
 
 type Props = {
   readonly solids: readonly Solid[];
@@ -22,6 +23,8 @@ const VIEW_FROM = new Vector3(0.7, 0.6, 0.9).normalize();
 /** A press that moved further than this was a turn. */
 const STILL_PX = 6;
 
+const finestRatio = (): number => Math.min(2, window.devicePixelRatio);
+
 type Stage = {
   readonly show: (group: Group) => void;
   readonly picture: () => Promise<Blob>;
@@ -36,15 +39,20 @@ function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
   const controls = new OrbitControls(camera, renderer.domElement);
   let shown: Group | undefined;
   const draw = () => renderer.render(scene, camera);
+  const turning = turningWith(draw, (coarse) => {
+    for (const each of shown?.children ?? []) if (each instanceof LineSegments) each.visible = !coarse;
+    renderer.setPixelRatio(coarse ? 1 : finestRatio());
+  });
   const fit = () => {
     const width = Math.max(1, host.clientWidth);
-    renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    renderer.setPixelRatio(finestRatio());
     renderer.setSize(width, HEIGHT_PX);
     camera.aspect = width / HEIGHT_PX;
     camera.updateProjectionMatrix();
     draw();
   };
-  controls.addEventListener("change", draw);
+  controls.addEventListener("change", turning.moved);
+  controls.addEventListener("end", turning.still);
   const watcher = new ResizeObserver(fit);
   watcher.observe(host);
   host.append(renderer.domElement);
@@ -95,6 +103,7 @@ function stageOn(host: HTMLDivElement, press: (id: string) => void): Stage {
     },
     stop: () => {
       watcher.disconnect();
+      turning.still();
       controls.dispose();
       if (shown) dispose(shown);
       renderer.dispose();
