@@ -132,18 +132,21 @@ async function timeRoofPitch(address) {
   await page.getByRole("link", { name: /^Main roof/ }).click();
   await page.getByTestId("live-count").waitFor();
   await throttle(page);
-  const selector = '[data-testid="live-count"]';
-  const taken = [];
+  const taken = { onPlan: [], counted: [] };
   for (let round = 0; round < ROUNDS; round += 1) {
     await page.getByRole("button", { name: /^Pitch: / }).click();
     await page.locator(".pad-entry").waitFor();
     const [text, wanted] = round % 2 === 0 ? ["12/12", "= 12 in 12"] : ["10/12", "= 10 in 12"];
     await page.evaluate(timeUntilShown, { text, wanted, selector: "#tape-pad-result" });
-    taken.push(await page.evaluate(timeUntilShown, { differs: true, selector, enter: true }));
+    // By turns, so that one does not wait for what the other watches.
+    const [into, selector] =
+      Math.floor(round / 2) % 2 === 0 ? [taken.onPlan, "svg text"] : [taken.counted, '[data-testid="live-count"]'];
+    into.push(await page.evaluate(timeUntilShown, { differs: true, selector, enter: true }));
     await page.keyboard.press("Escape");
     await page.waitForTimeout(600);
   }
-  report("Typed pitch to the new count on screen, a roof with two dormers", taken, 100);
+  report("Typed pitch to its roof's plan, a roof with two dormers", taken.onPlan, 100);
+  report("Typed pitch to the new count on screen", taken.counted, 100);
   await browser.close();
 }
 
