@@ -25,7 +25,8 @@ export function PartPad<P extends Part>({ part, slots, path, onMove }: Props<P>)
     const settle = (each: P) => settlePart(each, context.system, rules);
     const result = enterFigure(kindOf(part), part, at, typed, context, settle);
     savePart(result.part);
-    if (!result.problem) noteReading(typed.trim());
+    const isLength = slots.some((slot) => slot.path === at && slot.measure === "length");
+    if (!result.problem && isLength) noteReading(typed.trim());
     return { problem: result.problem };
   };
   return (

@@ -124,7 +124,7 @@ export function TapePad(props: Props) {
         <Result text={text} slot={slot} system={system} problem={problem} />
       </View>
       {props.children}
-      <Readings readings={readings} onReading={change} />
+      {slot.measure === "length" ? <Readings readings={readings} onReading={change} /> : null}
       {folded ? null : <Keys measure={slot.measure} system={system} onKey={onKey} />}
       <View className="flex-row gap-2">
         <Pressable
