@@ -15,6 +15,7 @@ const FLOW = [
   "count",
   "model",
   "order",
+  "ledger",
   "price",
   "quote",
   "job",

@@ -14,6 +14,7 @@ export * from "./geometry";
 export * from "./house";
 export * from "./job/records";
 export * from "./kinds";
+export * from "./ledger/records";
 export * from "./migrations/migrate";
 export * from "./model";
 export * from "./order/records";

@@ -7,5 +7,6 @@ export * from "./formats/reportTable";
 export * from "./index";
 export * from "./job";
 export * from "./layouts";
+export * from "./ledger";
 export * from "./order";
 export * from "./price";

@@ -1,5 +1,5 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { COST_KINDS, type Extra, extraSchema, formatMoney, type Pricing } from "@wide-porch/core";
+import { type Extra, extraSchema, formatMoney, type Pricing } from "@wide-porch/core";
 import { Controller, useForm } from "react-hook-form";
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
@@ -9,9 +9,9 @@ import { TextField } from "../components/TextField";
 import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 import { newId } from "../sync/newId";
+import { KIND_OPTIONS, KIND_WORDS } from "./kindWords";
 import { useChangePricing } from "./useChangePricing";
 
-const KIND_LABELS = { material: "Material", labour: "Labour", plant: "Plant", subcontract: "Subcontract" };
 const formSchema = extraSchema.omit({ id: true });
 type Form = Omit<Extra, "id">;
 const EMPTY: Form = { kind: "plant", description: "", cost: "" };
@@ -35,7 +35,7 @@ export function Extras({ pricing }: { pricing: Pricing }) {
         <View key={extra.id} className="flex-row items-center gap-2 border-b border-rule">
           <View className="min-w-0 flex-1">
             <Body>{extra.description}</Body>
-            <Faint>{KIND_LABELS[extra.kind]}</Faint>
+            <Faint>{KIND_WORDS[extra.kind]}</Faint>
           </View>
           <Figure>{formatMoney(extra.cost, record.job.currency)}</Figure>
           <IconButton
@@ -49,12 +49,7 @@ export function Extras({ pricing }: { pricing: Pricing }) {
         control={control}
         name="kind"
         render={({ field }) => (
-          <Choice
-            label="Kind of cost"
-            value={field.value}
-            onChange={field.onChange}
-            options={COST_KINDS.map((kind) => ({ value: kind, label: KIND_LABELS[kind] }))}
-          />
+          <Choice label="Kind of cost" value={field.value} onChange={field.onChange} options={KIND_OPTIONS} />
         )}
       />
       <Controller

@@ -67,7 +67,14 @@ function labourOf(rules: AssemblyRule[], productivity: HouseStandard["productivi
   };
   const count = countPart(spots, "imperial", { ...library, assemblies: [assembly], standard });
   const order = orderJob(count.lines, starterPriceList, "imperial");
-  const built = buildUpJob([count], order, pricing, (task) => standardProductivity(standard, task));
+  const built = buildUpJob({
+    counts: [count],
+    order,
+    priceList: starterPriceList,
+    pricing,
+    productivity: (task) => standardProductivity(standard, task),
+    system: "imperial",
+  });
   return {
     hours: built.labourHours,
     cost: built.kinds.find((each) => each.kind === "labour")?.cost,

@@ -91,12 +91,12 @@ describe("an allowance", () => {
   const allowed = withRule({ supply: { by: "allowance", rate: "85.50" } });
   const others = [...library.assemblies.filter((each) => each !== assemblyOf("imperial", "door-set")), allowed];
 
-  it("is the amount for each times what is counted, as material, shared by its part, and said in the quote", () => {
+  it("is the amount for each times what is counted, as a cost of its own kind, shared by its part, and said in the quote", () => {
     const result = reckoned([doors()], others);
     // Three at 85.50.
     expect(result.order.supplied).toMatchObject([{ rate: "85.50", cost: "256.50", quantity: "3", unitName: "leaves" }]);
     expect(result.buildUp.lines).toContainEqual(
-      expect.objectContaining({ kind: "material", description: "Allowance: Door leaves", cost: "256.50" }),
+      expect.objectContaining({ kind: "allowance", description: "Allowance: Door leaves", cost: "256.50" }),
     );
     expect(result.buildUp.byPart[0]?.price).toBe(result.buildUp.priceBeforeTax);
     expect(quoted([doors()], others)).toContain(

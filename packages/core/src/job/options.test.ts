@@ -52,7 +52,9 @@ describe("a rule of an option", () => {
   });
 
   it("taken comes to the same price as a rule of no option: the other lines are as they were", () => {
-    expect({ ...taken.buildUp, options: undefined }).toEqual({ ...plain.buildUp, options: undefined });
+    const ofNone = taken.buildUp.ledger.map((line) => ({ ...line, option: "" }));
+    expect({ ...taken.buildUp, ledger: ofNone, options: undefined }).toEqual({ ...plain.buildUp, options: undefined });
+    expect(taken.buildUp.ledger.some(({ option }) => option === INSULATED)).toBe(true);
     expect(plain.buildUp.options).toBeUndefined();
   });
 

@@ -42,11 +42,15 @@ export function orderAndPrice(
   const { pricing } = job;
   if (!pricing) return { order: standing.order, buildUp: undefined };
   const priced = { ...job, pricing };
-  const buildUp = priceOf(priced, standing, library);
+  const buildUp = priceOf(priced, standing, priceList, library);
+  // A typed total is what it is whatever is taken: options are priced by what they come to before it.
+  const untyped = { ...job, pricing: { ...pricing, adjust: null } };
   const sameAsNow = (taken: readonly string[]) =>
     taken.length === job.optionsTaken.length && taken.every((each) => job.optionsTaken.includes(each));
   const totalWith = (taken: readonly string[]) =>
-    sameAsNow(taken) ? buildUp.total : priceOf(priced, orderWith(taken), library).total;
+    sameAsNow(taken) && pricing.adjust === null
+      ? buildUp.total
+      : priceOf(untyped, orderWith(taken), priceList, library).total;
   const options = pricedOptions(counts, job.optionsTaken, totalWith);
   return {
     order: standing.order,
@@ -84,7 +88,12 @@ export function reckonJob(
   return { counts, order, buildUp };
 }
 
-function priceOf(job: Pick<Job, "system" | "pricing">, { counts, order }: Quantities, library: Library): BuildUp {
+function priceOf(
+  { pricing, system }: Pick<Job, "system" | "pricing">,
+  { counts, order }: Quantities,
+  priceList: readonly PriceItem[],
+  library: Library,
+): BuildUp {
   const productivity = (task: string) => standardProductivity(library.standard, task);
-  return buildUpJob(counts, order, job.pricing, productivity, job.system);
+  return buildUpJob({ counts, order, priceList, pricing, productivity, system });
 }

@@ -31,13 +31,28 @@ const buyingSchema = z.discriminatedUnion("by", [
   }),
 ]);
 
+/** What a price list sells. Labour and allowances come from elsewhere. */
+export const ITEM_KINDS = ["material", "plant", "subcontract", "sundry"] as const;
+export type ItemKind = (typeof ITEM_KINDS)[number];
+
 /** Something bought: how it is counted, how it is sold, and for how much. */
 export const priceItemSchema = z.object({
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   code: z.string().min(1).max(80),
   name: z.string().min(1).max(120),
   system: z.enum(["imperial", "metric"]),
+  kind: z.enum(ITEM_KINDS),
+  /** What it is found under: a trade, a kind of goods. Empty for none. */
+  category: z.string().max(60),
   supplier: z.string().max(120),
+  /** What the supplier calls it; empty where nobody knows. */
+  supplierCode: z.string().max(60),
+  /** When its price was last said; null where nobody knows. */
+  priceDate: z.iso.date().nullable(),
+  /** Of one that is bought; null where nobody knows. */
+  massKg: z.number().positive().max(100_000).nullable(),
+  /** Offered no longer. It stays where a job uses it. */
+  retired: z.boolean(),
   /** Added to the count before packs are rounded up. */
   wastePercent: z.number().min(0).max(100),
   buying: buyingSchema,
@@ -47,7 +62,22 @@ export type PriceItem = z.infer<typeof priceItemSchema>;
 export const priceItemRecord: RecordKind<PriceItem> = {
   name: "Item of the price list",
   schema: priceItemSchema,
-  migrations: [],
+  migrations: [
+    {
+      // What hires are was read from their codes alone.
+      to: 2,
+      name: "kinds-and-dates",
+      up: (item) => ({
+        ...item,
+        kind: String(item.code).startsWith("plant/") ? "plant" : "material",
+        category: "",
+        supplierCode: "",
+        priceDate: null,
+        massKg: null,
+        retired: false,
+      }),
+    },
+  ],
 };
 
 /** The same item with nothing about money, for those who only need to know what to buy. */

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { buildUpJob } from "../price";
 import { starterCompanySettings, starterPriceList } from "../testing/library";
-import { lineOf, soldByLength, times } from "../testing/lines";
+import { itemOf, lineOf, soldByLength, times } from "../testing/lines";
 import { feet, inches, metres, toMetres } from "../units";
 import { keepBars, type Order, orderJob, type PriceItem, usualCutting } from "./index";
 
@@ -52,7 +52,13 @@ describe("lines of one item that are bought in different ways", () => {
       problems: [],
       openPoints: [],
     }));
-    const { byPart } = buildUpJob(counts, order([cut, run]), starterCompanySettings.pricing);
+    const { byPart } = buildUpJob({
+      counts,
+      order: order([cut, run]),
+      priceList: starterPriceList,
+      pricing: starterCompanySettings.pricing,
+      system: "imperial",
+    });
     expect(byPart[0]?.price).toBe(byPart[1]?.price);
   });
 });
@@ -126,15 +132,11 @@ describe("a running length", () => {
 });
 
 describe("one item counted in units that do not add up", () => {
-  const roll: PriceItem = {
-    schemaVersion: 1,
-    code: "roll",
-    name: "Roll",
-    system: "metric",
-    supplier: "",
-    wastePercent: 0,
-    buying: { by: "cover", cover: 10, packName: "roll", price: "20.00" },
-  };
+  const roll = itemOf(
+    "roll",
+    { by: "cover", cover: 10, packName: "roll", price: "20.00" },
+    { name: "Roll", system: "metric" },
+  );
   const of = (unit: string, quantity: number) => lineOf({ itemCode: "roll", buying: "whole", unit, quantity });
 
   it("is ordered apart and said: 20 m² and 20 m are no 40 of anything", () => {

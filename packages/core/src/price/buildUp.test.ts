@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { reckonJob, startJob } from "../job";
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, percentOf, sumMoney } from "../units";
-import { type BuildUp, buildUpJob, marginFromMarkup } from "./index";
+import { type BuildUp, buildUpJob, marginFromMarkup, type Pricing } from "./index";
 
 const start = { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
@@ -21,14 +21,20 @@ const walls = [wall("a", feet(12), true), wall("b", feet(17), false)];
 
 function expectToAddUp(up: BuildUp): void {
   for (const kind of up.kinds) {
-    expect(kind.cost).toBe(sumMoney(up.lines.filter((line) => line.kind === kind.kind).map((line) => line.cost)));
-    expect(kind.markup).toBe(percentOf(kind.cost, kind.markupPercent));
+    const of = <T extends { kind: string; cost: string }>(lines: readonly T[]) =>
+      sumMoney(lines.filter((line) => line.kind === kind.kind).map((line) => line.cost));
+    expect([of(up.ledger), of(up.lines)]).toEqual([kind.cost, kind.cost]);
+    expect(kind.markup).toBe(percentOf(sumMoney([kind.cost, kind.escalation]), kind.markupPercent));
   }
-  expect(up.cost).toBe(sumMoney(up.lines.map((line) => line.cost)));
-  expect(up.fullCost).toBe(sumMoney([up.cost, up.overhead]));
-  expect(up.priceBeforeTax).toBe(sumMoney([up.fullCost, up.markup]));
+  const { cost, escalation, overhead, contingency, fullCost, markup, profit, discount, promptPayment } = up;
+  expect(cost).toBe(sumMoney(up.ledger.map((line) => line.cost)));
+  expect(fullCost).toBe(sumMoney([cost, escalation, overhead.amount, contingency.amount]));
+  const steps = [fullCost, markup, profit.amount, discount.amount, promptPayment.amount];
+  expect(up.priceBeforeTax).toBe(sumMoney([...steps, up.adjusted?.difference ?? "0"]));
+  expect(sumMoney([fullCost, up.profitMade])).toBe(up.priceBeforeTax);
   expect(up.total).toBe(sumMoney([up.priceBeforeTax, up.tax]));
   expect(sumMoney(up.byPart.map((part) => part.price))).toBe(up.priceBeforeTax);
+  for (const { own, shared, adjusted, price } of up.byPart) expect(sumMoney([own, shared, adjusted])).toBe(price);
 }
 
 describe("markup and margin", () => {
@@ -42,8 +48,8 @@ describe("markup and margin", () => {
   });
 
   it("are both shown of the same profit", () => {
-    const percents = { material: "25", labour: "25", plant: "25", subcontract: "25" };
-    const pricing = { ...job.pricing, overheadPercent: "0", markupPercent: percents };
+    const all = { material: "25", labour: "25", plant: "25", subcontract: "25", sundry: "25", allowance: "25" };
+    const pricing: Pricing = { ...job.pricing, overhead: { percent: "0", on: "cost" }, markupPercent: all };
     const { buildUp } = reckonJob({ ...job, pricing }, walls, starterPriceList, library);
     expect([buildUp.markupOnCostPercent, buildUp.marginOnPricePercent]).toEqual(["25.0", "20.0"]);
   });
@@ -56,10 +62,23 @@ describe("the build-up", () => {
 
   it("adds up for any percentages", () => {
     const percent = fc.integer({ min: 0, max: 99_999 }).map((thousandths) => new Big(thousandths).div(1000).toFixed(3));
+    const on = fc.constantFrom("cost" as const, "before" as const);
+    const cents = fc.integer({ min: 0, max: 2_000_000 });
     fc.assert(
-      fc.property(percent, percent, percent, percent, (material, labour, overheadPercent, tax) => {
-        const markupPercent = { ...job.pricing.markupPercent, material, labour };
-        const pricing = { ...job.pricing, markupPercent, overheadPercent, tax: { name: "Tax", percent: tax } };
+      fc.property(percent, percent, percent, percent, on, cents, (material, labour, each, tax, base, wanted) => {
+        const step = { percent: each, on: base };
+        const pricing: Pricing = {
+          ...job.pricing,
+          markupPercent: { ...job.pricing.markupPercent, material, labour },
+          overhead: step,
+          contingency: step,
+          profit: step,
+          discountPercent: "7.5",
+          promptPayment: { percent: "2.5", how: wanted % 2 === 0 ? "taken-off" : "allowed-for" },
+          adjust:
+            wanted % 3 === 0 ? { of: "total", amount: new Big(wanted).div(100).toFixed(2), over: ["labour"] } : null,
+          tax: { name: "Tax", percent: tax },
+        };
         expectToAddUp(reckonJob({ ...job, pricing }, walls, starterPriceList, library).buildUp);
       }),
       { numRuns: 40 },
@@ -71,13 +90,15 @@ describe("the build-up", () => {
     const [first] = counts;
     const [line] = first?.lines ?? [];
     if (!first || !line) throw new Error("nothing counted");
-    const lines = [{ ...line, labourTask: "sets", quantity: 46 }];
+    const lines = [{ ...line, itemCode: "", labourTask: "sets", quantity: 46 }];
     const tasks = [{ id: "sets", name: "Sets", unit: "piece", hoursPerUnit: "0.5" }];
-    const up = buildUpJob(
-      [{ ...first, lines }],
-      { ...order, lines: [], problems: [] },
-      { ...job.pricing, ratePerHour: "46", tasks },
-    );
+    const up = buildUpJob({
+      counts: [{ ...first, lines }],
+      order: { ...order, lines: [], supplied: [], problems: [] },
+      priceList: [],
+      pricing: { ...job.pricing, ratePerHour: "46", tasks },
+      system: "imperial",
+    });
     expect(up.labourHours).toBe("23");
     expect(up.cost).toBe("1058.00");
   });

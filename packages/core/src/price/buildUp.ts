@@ -1,55 +1,48 @@
 import Big from "big.js";
-import { isMeasuredUnit } from "../assemblies/records";
-import { type CountLine, type PartCount, quantityText } from "../count";
-import type { Order } from "../order";
+import type { PartCount } from "../count";
+import { type LedgerLine, makeLedger, type Productivity } from "../ledger";
+import type { Order, PriceItem } from "../order";
 import { type Problem, problem } from "../problems/problem";
-import { allocateMoney, type MeasuringSystem, type Money, percentOf, priceTimes, sumMoney, toMoney } from "../units";
-import { partWeights } from "./partWeights";
-import { COST_KINDS, type CostKind, type Pricing } from "./pricing";
-import { hoursShown, taskUnit } from "./taskUnits";
-
-export type CostLine = {
-  readonly id: string;
-  readonly kind: CostKind;
-  readonly description: string;
-  readonly quantity: string;
-  readonly unitName: string;
-  /** Null where the price list gives none; the cost is then 0.00 and a problem says so. */
-  readonly unitCost: string | null;
-  readonly cost: Money;
-};
-
-export type KindTotal = {
-  readonly kind: CostKind;
-  readonly cost: Money;
-  readonly markupPercent: string;
-  readonly markup: Money;
-};
-
-export type PartPrice = { readonly partId: string; readonly name: string; readonly price: Money };
+import { type MeasuringSystem, type Money, percentOf, sumMoney, toMoney } from "../units";
+import { type Adjusted, adjustedTo } from "./adjusted";
+import { type CostLine, costLines } from "./costLines";
+import { kindCostsOf } from "./kindCosts";
+import { type PartPrice, partPrices } from "./partPrices";
+import type { Pricing } from "./pricing";
+import { type Steps, stepsOf } from "./steps";
 
 /** From cost to price, each step a figure that adds up to the next, to the cent. */
-export type BuildUp = {
+export type BuildUp = Omit<Steps, "price"> & {
+  /** Every cost of the job as one line. */
+  readonly ledger: readonly LedgerLine[];
+  /** The same, as a price is read. */
   readonly lines: readonly CostLine[];
-  readonly kinds: readonly KindTotal[];
-  readonly cost: Money;
-  readonly overheadPercent: string;
-  readonly overhead: Money;
-  /** Cost and overhead: what markup and margin are reckoned against. */
-  readonly fullCost: Money;
-  readonly markup: Money;
+  /** Where a price was typed: what it was before, and what was changed. */
+  readonly adjusted: Adjusted | undefined;
   readonly priceBeforeTax: Money;
   readonly taxName: string;
   readonly taxPercent: string;
   readonly tax: Money;
   readonly total: Money;
-  /** Profit as a share of full cost, and the same profit as a share of the price before tax. One decimal. */
+  /** What is left of the price when everything is paid. */
+  readonly profitMade: Money;
+  /** That as a share of full cost, and as a share of the price before tax. One decimal. */
   readonly markupOnCostPercent: string;
   readonly marginOnPricePercent: string;
   readonly labourHours: string;
-  /** The price before tax shared over the parts; adds up to it. */
+  /** The price before tax by part; adds up to it. */
   readonly byPart: readonly PartPrice[];
   readonly problems: readonly Problem[];
+};
+
+export type BuildUpInput = {
+  readonly counts: readonly PartCount[];
+  readonly order: Order;
+  readonly priceList: readonly PriceItem[];
+  readonly pricing: Pricing;
+  readonly productivity?: Productivity;
+  /** What measured quantities are said in; nothing is reckoned by it. */
+  readonly system: MeasuringSystem;
 };
 
 /** margin = markup ÷ (1 + markup): 20 % on cost is 16.67 % of the price. Arithmetic. */
@@ -58,164 +51,39 @@ export const marginFromMarkup = (markupPercent: string): string => {
   return markup.div(markup.plus(1)).times(100).round(2, Big.roundHalfUp).toString();
 };
 
-export function buildUpJob(
-  counts: readonly PartCount[],
-  order: Order,
-  pricing: Pricing,
-  productivity: Productivity = AS_USUAL,
-  /** What measured quantities are said in; nothing is reckoned by it. */
-  system: MeasuringSystem = "metric",
-): BuildUp {
-  const labour = labourLines(counts, pricing, productivity, system);
-  const lines = [...materialLines(order), ...allowanceLines(order), ...labour, ...extraLines(pricing)];
-  const kinds = COST_KINDS.map((kind) => kindTotal(kind, lines, pricing));
-  const cost = sumMoney(kinds.map((each) => each.cost));
-  const overhead = percentOf(cost, pricing.overheadPercent);
-  const fullCost = sumMoney([cost, overhead]);
-  const markup = sumMoney(kinds.map((each) => each.markup));
-  const priceBeforeTax = sumMoney([fullCost, markup]);
+export function buildUpJob({ counts, order, priceList, pricing, productivity, system }: BuildUpInput): BuildUp {
+  const paced = productivity ? { productivity } : {};
+  const ledger = makeLedger({ counts, order, priceList, costing: pricing, system, ...paced });
+  const costs = kindCostsOf(ledger);
+  const reached = stepsOf(costs, pricing);
+  const { price, ...steps } = reached;
+  const adjusted = pricing.adjust ? adjustedTo(reached, pricing.adjust, pricing.tax) : undefined;
+  const priceBeforeTax = sumMoney([price, adjusted?.difference ?? "0.00"]);
+  const profitMade = toMoney(new Big(priceBeforeTax).minus(steps.fullCost));
   const tax = percentOf(priceBeforeTax, pricing.tax.percent);
   return {
-    lines,
-    kinds,
-    cost,
-    overheadPercent: pricing.overheadPercent,
-    overhead,
-    fullCost,
-    markup,
+    ...steps,
+    ledger,
+    lines: costLines(ledger, order, system),
+    adjusted,
     priceBeforeTax,
     taxName: pricing.tax.name,
     taxPercent: pricing.tax.percent,
     tax,
     total: sumMoney([priceBeforeTax, tax]),
-    markupOnCostPercent: share(markup, fullCost),
-    marginOnPricePercent: share(markup, priceBeforeTax),
-    labourHours: hoursOf(lines),
-    byPart: pricesByPart(counts, order, pricing, priceBeforeTax, productivity),
-    problems: [...order.problems, ...missingPrices(order), ...missingTasks(counts, pricing)],
+    profitMade,
+    markupOnCostPercent: share(profitMade, steps.fullCost),
+    marginOnPricePercent: share(profitMade, priceBeforeTax),
+    labourHours: hoursOf(ledger),
+    byPart: partPrices(counts, ledger, costs, pricing, price, adjusted),
+    problems: [
+      ...order.problems,
+      ...missingPrices(order),
+      ...missingTasks(counts, pricing),
+      ...belowCost(profitMade, priceBeforeTax),
+      ...steepTax(pricing),
+    ],
   };
-}
-
-function materialLines(order: Order): CostLine[] {
-  return order.lines.map((line) => ({
-    id: `material/${line.id}`,
-    kind: "material",
-    description: line.description,
-    quantity: String(line.quantity),
-    unitName: line.unitName,
-    unitCost: line.unitPrice,
-    cost: line.unitPrice === null ? "0.00" : priceTimes(line.unitPrice, line.quantity),
-  }));
-}
-
-/** What is allowed for is paid like material; what the customer supplies costs nothing here, and is in the order list. */
-const allowanceLines = ({ supplied }: Order): CostLine[] =>
-  supplied.flatMap(({ id, description, quantity, unitName, rate, cost }): CostLine[] =>
-    cost === null
-      ? []
-      : [
-          {
-            id: `allowance/${id}`,
-            kind: "material",
-            description: `Allowance: ${description}`,
-            quantity,
-            unitName,
-            unitCost: rate,
-            cost,
-          },
-        ],
-  );
-
-/** Hours of a task in percent of the company's usual: how a house standard makes work slower or faster. */
-export type Productivity = (task: string) => number;
-const AS_USUAL: Productivity = () => 100;
-
-function labourLines(
-  counts: readonly PartCount[],
-  pricing: Pricing,
-  productivity: Productivity,
-  system: MeasuringSystem,
-): CostLine[] {
-  const lines = counts.flatMap((count) => count.lines);
-  return [...taskLines(lines, pricing, productivity, system), ...hourLines(lines, pricing, productivity)];
-}
-
-/** Hours that rules give themselves: half an hour to a door. One line for each thing done, at the house's pace. */
-function hourLines(lines: readonly CountLine[], pricing: Pricing, productivity: Productivity): CostLine[] {
-  const byName = new Map<string, { name: string; percent: number; usual: Big }>();
-  for (const line of lines) {
-    if (line.unit !== "hour" || line.quantity === 0) continue;
-    const percent = productivity(line.labourTask ?? "");
-    const key = `${line.description}${percent === 100 ? "" : ` at ${percent} %`}`;
-    const before = byName.get(key)?.usual ?? new Big(0);
-    byName.set(key, { name: line.description, percent, usual: before.plus(line.quantity.toFixed(4)) });
-  }
-  return [...byName].map(([key, { name, percent, usual }]) => {
-    const hours = usual.times(percent).div(100).round(4);
-    return {
-      id: `labour/hours/${key}`,
-      kind: "labour",
-      description: `${name}: ${usual.toString()} h${percent === 100 ? "" : ` × ${percent} %`}`,
-      quantity: hours.toString(),
-      unitName: "h",
-      unitCost: pricing.ratePerHour,
-      cost: priceTimes(pricing.ratePerHour, hours.toString()),
-    };
-  });
-}
-
-/** `24 × 0.14 h`; `120 sq ft × 0.74 h for 100 sq ft`. */
-function taskWords(
-  { unit, hoursPerUnit }: Pricing["tasks"][number],
-  quantity: number,
-  system: MeasuringSystem,
-): string {
-  if (!isMeasuredUnit(unit)) return `${quantity} × ${hoursPerUnit} h`;
-  const said = `${hoursShown(hoursPerUnit, unit, system)} h for ${taskUnit(unit, system).words}`;
-  return `${quantityText(quantity, unit, system)} × ${said}`;
-}
-
-function taskLines(
-  all: readonly CountLine[],
-  pricing: Pricing,
-  productivity: Productivity,
-  system: MeasuringSystem,
-): CostLine[] {
-  return pricing.tasks.flatMap((task): CostLine[] => {
-    const lines = all.filter((line) => line.labourTask === task.id && line.unit !== "hour");
-    const quantity = Number(lines.reduce((sum, line) => sum + line.quantity, 0).toFixed(3));
-    if (quantity === 0) return [];
-    const percent = productivity(task.id);
-    const hours = new Big(task.hoursPerUnit).times(quantity).times(percent).div(100).round(4);
-    return [
-      {
-        id: `labour/${task.id}`,
-        kind: "labour",
-        description: `${task.name}: ${taskWords(task, quantity, system)}${percent === 100 ? "" : ` × ${percent} %`}`,
-        quantity: hours.toString(),
-        unitName: "h",
-        unitCost: pricing.ratePerHour,
-        cost: priceTimes(pricing.ratePerHour, hours.toString()),
-      },
-    ];
-  });
-}
-
-const extraLines = (pricing: Pricing): CostLine[] =>
-  pricing.extras.map((extra) => ({
-    id: `extra/${extra.id}`,
-    kind: extra.kind,
-    description: extra.description,
-    quantity: "1",
-    unitName: "sum",
-    unitCost: extra.cost,
-    cost: toMoney(new Big(extra.cost)),
-  }));
-
-function kindTotal(kind: CostKind, lines: readonly CostLine[], pricing: Pricing): KindTotal {
-  const cost = sumMoney(lines.filter((line) => line.kind === kind).map((line) => line.cost));
-  const markupPercent = pricing.markupPercent[kind];
-  return { kind, cost, markupPercent, markup: percentOf(cost, markupPercent) };
 }
 
 function share(part: Money, whole: Money): string {
@@ -223,32 +91,11 @@ function share(part: Money, whole: Money): string {
   return new Big(part).div(whole).times(100).toFixed(1, Big.roundHalfUp);
 }
 
-const hoursOf = (lines: readonly CostLine[]): string =>
-  lines
-    .filter((line) => line.kind === "labour" && line.unitName === "h")
-    .reduce((sum, line) => sum.plus(line.quantity), new Big(0))
+const hoursOf = (ledger: readonly LedgerLine[]): string =>
+  ledger
+    .reduce((sum, { hours }) => (hours === "0" ? sum : sum.plus(hours)), new Big(0))
     .round(2)
     .toString();
-
-/** Extras belong to no part; they are shown as a line of their own when there are any. */
-function pricesByPart(
-  counts: readonly PartCount[],
-  order: Order,
-  pricing: Pricing,
-  price: Money,
-  productivity: Productivity,
-): PartPrice[] {
-  const extras = pricing.extras.reduce((sum, extra) => sum + Number(extra.cost), 0);
-  const rows = [
-    ...partWeights(counts, order, pricing, productivity),
-    ...(extras > 0 ? [{ partId: "", name: "Plant, subcontract and other items", weight: extras }] : []),
-  ];
-  const shares = allocateMoney(
-    price,
-    rows.map((row) => row.weight),
-  );
-  return rows.map((row, index) => ({ partId: row.partId, name: row.name, price: shares[index] ?? "0.00" }));
-}
 
 /** Whether another problem says already that a line has no price. Others of the same item do not. */
 const saysNoPrice = ({ code, path }: Problem, line: Order["lines"][number]): boolean =>
@@ -268,3 +115,13 @@ function missingTasks(counts: readonly PartCount[], pricing: Pricing): Problem[]
     .filter((task) => !known.has(task))
     .map((task) => problem("no-labour-task", `tasks.${task}`, `No hours are set for the labour task “${task}”.`));
 }
+
+/** Allowed, and said: discounts and typed prices can come to less than the job costs. */
+const belowCost = (profitMade: Money, price: Money): Problem[] =>
+  new Big(profitMade).lt(0) && price !== "0.00"
+    ? [problem("below-cost", "adjust", `The price is ${toMoney(new Big(profitMade).abs())} less than the job costs.`)]
+    : [];
+
+/** No tax is more than the price: it is reckoned as entered, and said. */
+const steepTax = ({ tax }: Pricing): Problem[] =>
+  Number(tax.percent) > 100 ? [problem("steep-tax", "tax", `${tax.name} is ${tax.percent} %. Check it.`)] : [];

@@ -1,2 +1,3 @@
 export * from "./buildUp";
 export * from "./records";
+export { riseOf, stepsOf } from "./steps";

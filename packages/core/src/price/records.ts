@@ -1,3 +1,6 @@
-export type { BuildUp, CostLine, KindTotal, PartPrice } from "./buildUp";
+export { type Adjusted, priceForMargin, priceForTotal } from "./adjusted";
+export type { BuildUp } from "./buildUp";
+export type { CostLine } from "./costLines";
+export type { PartPrice } from "./partPrices";
 export * from "./pricing";
-export * from "./taskUnits";
+export type { KindTotal, Step, Steps } from "./steps";

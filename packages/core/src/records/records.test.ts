@@ -70,8 +70,15 @@ const job = startJob(
   { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" },
   starterCompanySettings,
 );
+const { overhead, ...pricing3 } = job.pricing;
+const pricing2 = {
+  ...without(pricing3, "crews", "escalation", "contingency", "profit", "discountPercent", "promptPayment", "adjust"),
+  schemaVersion: 2,
+  overheadPercent: overhead.percent,
+  markupPercent: without(job.pricing.markupPercent, "sundry", "allowance"),
+};
 const oldPricing = {
-  ...job.pricing,
+  ...pricing2,
   schemaVersion: 1,
   tasks: [{ id: "insulation", name: "Fit insulation", unit: "m²", hoursPerUnit: "0.08" }],
 };
@@ -156,7 +163,13 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
       terms: "",
     },
   },
-  Pricing: { "measured-units-by-name": oldPricing },
+  Pricing: { "measured-units-by-name": oldPricing, "steps-and-crews": pricing2 },
+  "Item of the price list": {
+    "kinds-and-dates": {
+      ...without(starterPriceList[0] ?? {}, "kind", "category", "supplierCode", "priceDate", "massKg", "retired"),
+      schemaVersion: 1,
+    },
+  },
   "Company settings": {
     "usual-standards": { ...without(starterCompanySettings, "usualStandards"), schemaVersion: 1, pricing: oldPricing },
     "report-columns": { ...without(starterCompanySettings, "reportColumns"), schemaVersion: 2 },
@@ -223,7 +236,7 @@ describe("every migration of every kind of record", () => {
 describe("reading a record", () => {
   it("lifts those within it: the pricing of a stored job", () => {
     expect(readStored(jobRecord, { ...job, pricing: oldPricing })).toMatchObject({
-      value: { pricing: { schemaVersion: 2 } },
+      value: { pricing: { schemaVersion: 3 } },
     });
   });
 

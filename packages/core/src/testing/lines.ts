@@ -35,13 +35,24 @@ export const times = <T>(count: number, value: T): T[] => Array.from({ length: c
 
 type Stock = readonly (readonly [lengthNm: Nanometres, price: string | null])[];
 
-/** Something sold by stock lengths. */
-export const soldByLength = (code: string, stock: Stock): PriceItem => ({
-  schemaVersion: 1,
+/** Something sold, for a test. */
+export const itemOf = (code: string, buying: PriceItem["buying"], more: Partial<PriceItem> = {}): PriceItem => ({
+  schemaVersion: 2,
   code,
   name: code,
   system: "imperial",
+  kind: "material",
+  category: "",
   supplier: "",
+  supplierCode: "",
+  priceDate: null,
+  massKg: null,
+  retired: false,
   wastePercent: 0,
-  buying: { by: "length", stock: stock.map(([lengthNm, price]) => ({ lengthNm, price })) },
+  buying,
+  ...more,
 });
+
+/** Something sold by stock lengths. */
+export const soldByLength = (code: string, stock: Stock): PriceItem =>
+  itemOf(code, { by: "length", stock: stock.map(([lengthNm, price]) => ({ lengthNm, price })) });

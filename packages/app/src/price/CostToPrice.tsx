@@ -1,0 +1,188 @@
+import { type BuildUp, type CostKind, formatMoney, type Pricing, type StepBase } from "@wide-porch/core";
+import { View } from "react-native";
+import { Choice } from "../components/Choice";
+import { Notice } from "../components/Notice";
+import { Body, Faint, Figure, Title } from "../components/Text";
+import { useJob } from "../job/JobContext";
+import { KindLines } from "./KindLines";
+import { KIND_WORDS, KINDS_IN_ORDER } from "./kindWords";
+import { PercentField, shareProblem, taxProblem } from "./PercentField";
+import { Step } from "./Step";
+import { TypedPrice } from "./TypedPrice";
+import { useChangePricing } from "./useChangePricing";
+
+type Props = { readonly buildUp: BuildUp; readonly pricing: Pricing };
+type OnBase = "overhead" | "contingency" | "profit";
+
+const BASES: readonly { readonly value: StepBase; readonly label: string }[] = [
+  { value: "cost", label: "On cost" },
+  { value: "before", label: "On all before it" },
+];
+
+/** From cost to price as one column of figures that adds up, each step changed where it stands. */
+export function CostToPrice({ buildUp, pricing }: Props) {
+  const { record } = useJob("record");
+  const { currency } = record.job;
+  const change = useChangePricing();
+  const say = (amount: string) => formatMoney(amount, currency);
+  const setMarkup = (kind: CostKind, percent: string) =>
+    change(({ markupPercent }) => ({ markupPercent: { ...markupPercent, [kind]: percent } }));
+  const percentStep = (name: OnBase, label: string) => (
+    <Step
+      name={label}
+      under={buildUp[name].base === buildUp.cost ? "" : `of ${say(buildUp[name].base)}`}
+      amount={say(buildUp[name].amount)}
+      field={
+        <PercentField
+          label={label}
+          value={pricing[name].percent}
+          onCommit={(percent) => change((now) => ({ [name]: { ...now[name], percent } }))}
+        />
+      }
+    />
+  );
+  const { promptPayment } = pricing;
+  return (
+    <View className="gap-1">
+      <Profit buildUp={buildUp} />
+      {buildUp.problems.length > 0 ? (
+        <Notice title="To look at in this price">
+          {buildUp.problems.map((problem) => (
+            <Body key={problem.message}>{problem.message}</Body>
+          ))}
+        </Notice>
+      ) : null}
+      <Title level={2} className="pt-3">
+        Cost
+      </Title>
+      {KINDS_IN_ORDER.map((kind) => (
+        <KindLines key={kind} kind={kind} buildUp={buildUp} currency={currency} />
+      ))}
+      <Step name="Cost" amount={say(buildUp.cost)} strong />
+      <Title level={2} className="pt-3">
+        On top
+      </Title>
+      {pricing.escalation.months > 0 ? (
+        <Step
+          name="Rise until the start"
+          under={`in ${pricing.escalation.months} months`}
+          amount={say(buildUp.escalation)}
+        />
+      ) : null}
+      {percentStep("overhead", "Overhead on cost")}
+      {percentStep("contingency", "Contingency")}
+      {buildUp.kinds
+        .filter((total) => total.cost !== "0.00")
+        .toSorted((a, b) => KINDS_IN_ORDER.indexOf(a.kind) - KINDS_IN_ORDER.indexOf(b.kind))
+        .map((total) => (
+          <Step
+            key={total.kind}
+            name={`Markup on ${KIND_WORDS[total.kind].toLowerCase()}`}
+            amount={say(total.markup)}
+            field={
+              <PercentField
+                label={`Markup on ${KIND_WORDS[total.kind].toLowerCase()}`}
+                value={total.markupPercent}
+                onCommit={(percent) => setMarkup(total.kind, percent)}
+              />
+            }
+          />
+        ))}
+      {percentStep("profit", "Profit on all of it")}
+      <Step
+        name="Discount"
+        amount={say(buildUp.discount.amount)}
+        field={
+          <PercentField
+            label="Discount"
+            check={shareProblem}
+            value={pricing.discountPercent}
+            onCommit={(discountPercent) => change(() => ({ discountPercent }))}
+          />
+        }
+      />
+      <Step
+        name="For prompt payment"
+        under={promptPayment.how === "taken-off" ? "taken off the price" : "added, to be taken off by who pays at once"}
+        amount={say(buildUp.promptPayment.amount)}
+        field={
+          <PercentField
+            label="For prompt payment"
+            check={shareProblem}
+            value={promptPayment.percent}
+            onCommit={(percent) => change((now) => ({ promptPayment: { ...now.promptPayment, percent } }))}
+          />
+        }
+      />
+      {buildUp.adjusted ? (
+        <Step
+          name="To the price typed"
+          under={`It was ${say(buildUp.adjusted.before)} by itself.`}
+          amount={say(buildUp.adjusted.difference)}
+        />
+      ) : null}
+      <Step name="Price before tax" amount={say(buildUp.priceBeforeTax)} strong />
+      <Step
+        name={buildUp.taxName}
+        amount={say(buildUp.tax)}
+        field={
+          <PercentField
+            label={buildUp.taxName}
+            check={taxProblem}
+            value={pricing.tax.percent}
+            onCommit={(percent) => change(({ tax }) => ({ tax: { ...tax, percent } }))}
+          />
+        }
+      />
+      <Step name="Total to pay" amount={say(buildUp.total)} strong testID="price-total" />
+      <TypedPrice buildUp={buildUp} pricing={pricing} />
+      <Title level={2} className="pt-3">
+        How steps are reckoned
+      </Title>
+      {(["overhead", "contingency", "profit"] as const).map((name) => (
+        <Choice
+          key={name}
+          label={BASE_WORDS[name]}
+          options={BASES}
+          value={pricing[name].on}
+          onChange={(on) => change((now) => ({ [name]: { ...now[name], on } }))}
+        />
+      ))}
+      <Choice
+        label="A discount for prompt payment is"
+        options={[
+          { value: "taken-off", label: "Taken off the price" },
+          { value: "allowed-for", label: "Allowed for in it" },
+        ]}
+        value={promptPayment.how}
+        onChange={(how) => change((now) => ({ promptPayment: { ...now.promptPayment, how } }))}
+      />
+    </View>
+  );
+}
+
+const BASE_WORDS: Readonly<Record<OnBase, string>> = {
+  overhead: "Overhead is",
+  contingency: "Contingency is",
+  profit: "Profit is",
+};
+
+/** Both ways of saying the same profit, always named. */
+function Profit({ buildUp }: { readonly buildUp: BuildUp }) {
+  const { record } = useJob("record");
+  const figures = [
+    ["Markup, on cost", `${buildUp.markupOnCostPercent} %`],
+    ["Margin, on price", `${buildUp.marginOnPricePercent} %`],
+    ["Profit", formatMoney(buildUp.profitMade, record.job.currency)],
+  ] as const;
+  return (
+    <View className="flex-row gap-3 border-b-2 border-ink pb-3">
+      {figures.map(([name, figure]) => (
+        <View key={name} className="flex-1">
+          <Faint>{name}</Faint>
+          <Figure className="text-2xl leading-8">{figure}</Figure>
+        </View>
+      ))}
+    </View>
+  );
+}

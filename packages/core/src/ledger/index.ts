@@ -1,0 +1,3 @@
+export { AS_USUAL, type Productivity } from "./labour";
+export * from "./makeLedger";
+export * from "./records";

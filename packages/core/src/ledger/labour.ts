@@ -1,0 +1,57 @@
+import Big from "big.js";
+import type { CountLine } from "../count/records";
+import { type Money, toMoney } from "../units";
+import { type Costing, crewOf, hourOfTrade, type Task } from "./costing";
+import type { LedgerLine, Work } from "./ledgerLine";
+import { asCounted, shareOf } from "./material";
+
+/** Hours of a task in percent of the company's usual: how a house standard makes work slower or faster. */
+export type Productivity = (task: string) => number;
+export const AS_USUAL: Productivity = () => 100;
+
+/** What a line takes: the hours that its rule gives, or its task's for each of what is counted. Nothing where the task has none. */
+function workOf(line: CountLine, tasks: ReadonlyMap<string, Task>, productivity: Productivity): Work | undefined {
+  const { labourTask = "", unit } = line;
+  const hoursPerUnit = unit === "hour" ? "1" : tasks.get(labourTask)?.hoursPerUnit;
+  if (hoursPerUnit === undefined) return undefined;
+  // What came from a drawing has figures beyond any that matter; a count has none.
+  return { counted: Number(line.quantity.toFixed(4)), unit, hoursPerUnit, percent: productivity(labourTask) };
+}
+
+export const hoursOfWork = ({ counted, hoursPerUnit, percent }: Work): Big =>
+  new Big(hoursPerUnit).times(counted).times(percent).div(100).round(4, Big.roundHalfUp);
+
+/** The cost of so many hours, rounded at the line. */
+const costOf = (hours: Big, rate: string): Money => toMoney(hours.times(rate));
+
+/** A line for each count line that somebody has to work on. */
+export function labourLines(lines: readonly CountLine[], costing: Costing, productivity: Productivity): LedgerLine[] {
+  const tasks = new Map(costing.tasks.map((task) => [task.id, task]));
+  return lines.flatMap((line): LedgerLine[] => {
+    if (line.quantity === 0 || (line.unit !== "hour" && !line.labourTask)) return [];
+    const work = workOf(line, tasks, productivity);
+    if (!work) return [];
+    const hours = hoursOfWork(work);
+    const { labourTask = "" } = line;
+    const rate = hourOfTrade(costing, line.trade);
+    const cost = costOf(hours, rate);
+    return [
+      {
+        ...asCounted(line),
+        id: `labour/${line.id}`,
+        kind: "labour",
+        itemCode: "",
+        task: labourTask,
+        crew: crewOf(costing, line.trade)?.name ?? "",
+        what: line.unit === "hour" ? line.description : (tasks.get(labourTask)?.name ?? line.description),
+        quantity: hours.toString(),
+        unitName: "h",
+        rate,
+        cost,
+        hours: hours.toString(),
+        work,
+        shares: shareOf(line, cost),
+      },
+    ];
+  });
+}

@@ -1,0 +1,49 @@
+import Big from "big.js";
+import type { PartCount } from "../count/records";
+import type { Order, PriceItem } from "../order";
+import { type MeasuringSystem, toMoney } from "../units";
+import type { Costing, Extra } from "./costing";
+import { AS_USUAL, labourLines, type Productivity } from "./labour";
+import { type LedgerLine, OF_NO_PART } from "./ledgerLine";
+import { materialLines } from "./material";
+
+/** What a job's costs follow from. */
+export type LedgerInput = {
+  /** Those in force: lines of options that nobody took are not among them. */
+  readonly counts: readonly PartCount[];
+  readonly order: Order;
+  readonly priceList: readonly PriceItem[];
+  readonly costing: Costing;
+  readonly productivity?: Productivity;
+  readonly system: MeasuringSystem;
+};
+
+const typedLine = ({ id, kind, description, cost }: Extra): LedgerLine => ({
+  ...OF_NO_PART,
+  id: `extra/${id}`,
+  kind,
+  source: "typed",
+  what: description,
+  quantity: "1",
+  unitName: "sum",
+  rate: cost,
+  cost: toMoney(new Big(cost)),
+  shares: [],
+});
+
+/** Every cost of a job as one line. Materials add up to what is ordered, to the cent. */
+export function makeLedger({
+  counts,
+  order,
+  priceList,
+  costing,
+  productivity = AS_USUAL,
+  system,
+}: LedgerInput): LedgerLine[] {
+  const lines = counts.flatMap((count) => count.lines);
+  return [
+    ...materialLines(lines, order, priceList, system),
+    ...labourLines(lines, costing, productivity),
+    ...costing.extras.map(typedLine),
+  ];
+}

@@ -1,0 +1,219 @@
+import Big from "big.js";
+import type { CountLine } from "../count/records";
+import { allowanceOf, type Order, type PriceItem } from "../order";
+import { allocateMoney, type MeasuringSystem, type Money, sumMoney, toMoney } from "../units";
+import { type LedgerLine, type LineShare, OF_NO_PART } from "./ledgerLine";
+import { type OwnMaterial, ownMaterial } from "./ownMaterial";
+import { saidQuantity } from "./saidQuantity";
+
+/** What every line that was counted says of itself. */
+export const asCounted = (
+  line: CountLine,
+): Omit<LedgerLine, "kind" | "quantity" | "unitName" | "rate" | "cost" | "shares"> => ({
+  id: line.id,
+  source: line.byHand === undefined ? "counted" : "set-by-hand",
+  what: line.description,
+  itemCode: line.itemCode,
+  task: "",
+  crew: "",
+  hours: "0",
+  partId: line.partId,
+  partName: line.partName,
+  storey: line.storey,
+  location: line.location,
+  trade: line.trade,
+  phase: line.phase,
+  assembly: line.assembly.name,
+  rule: line.rule,
+  supplier: "",
+  supply: "ours",
+  option: line.option?.name ?? "",
+  countLineIds: [line.id],
+});
+
+export const shareOf = ({ partId, partName, storey, location }: CountLine, cost: Money): LineShare[] => [
+  { partId, partName, storey, location, cost },
+];
+
+type Known = { readonly item: PriceItem; readonly system: MeasuringSystem; readonly ledger: LedgerLine };
+const known = new WeakMap<CountLine, Known>();
+
+/** A count line as a cost. The same line at the same price is not worked out twice. */
+function materialLine(line: CountLine, item: PriceItem, system: MeasuringSystem): LedgerLine {
+  const before = known.get(line);
+  if (before?.item === item && before.system === system) return before.ledger;
+  const own: OwnMaterial = ownMaterial(line, item, system);
+  const ledger: LedgerLine = {
+    ...asCounted(line),
+    ...own,
+    id: `material/${line.id}`,
+    kind: item.kind,
+    supplier: item.supplier,
+    shares: shareOf(line, own.cost),
+  };
+  known.set(line, { item, system, ledger });
+  return ledger;
+}
+
+/** What the price list has not: counted, and nothing is known of what it costs. */
+const unknownLine = (line: CountLine, system: MeasuringSystem): LedgerLine => {
+  const { figure, unitName } = saidQuantity(line, system);
+  return {
+    ...asCounted(line),
+    id: `material/${line.id}`,
+    kind: "material",
+    quantity: figure,
+    unitName,
+    rate: null,
+    cost: "0.00",
+    shares: shareOf(line, "0.00"),
+  };
+};
+
+/** What the customer supplies costs nothing here; what is allowed for costs its rate. */
+function suppliedLine(line: CountLine, supply: NonNullable<CountLine["supply"]>, system: MeasuringSystem): LedgerLine {
+  const { figure, unitName } = saidQuantity(line, system);
+  const rate = supply.by === "allowance" ? supply.rate : null;
+  const cost = rate === null ? "0.00" : allowanceOf(rate, line.quantity, line.unit, system);
+  return {
+    ...asCounted(line),
+    id: `${supply.by}/${line.id}`,
+    kind: rate === null ? "material" : "allowance",
+    supply: supply.by,
+    quantity: figure,
+    unitName,
+    rate,
+    cost,
+    shares: shareOf(line, cost),
+  };
+}
+
+type Rest = Pick<LedgerLine, "id" | "kind" | "itemCode" | "supplier" | "trade" | "phase" | "countLineIds"> & {
+  readonly name: string;
+  readonly whole: Money;
+  readonly own: readonly LedgerLine[];
+};
+
+/** A cost over the parts that lines are for, by what each of them uses. Adds up to it. */
+function sharedBy(own: readonly LedgerLine[], cost: Money): LineShare[] {
+  const byPart = new Map<string, { readonly line: LedgerLine; weight: number }>();
+  for (const line of own) {
+    const before = byPart.get(line.partId);
+    if (before) before.weight += Number(line.cost);
+    else byPart.set(line.partId, { line, weight: Number(line.cost) });
+  }
+  const parts = [...byPart.values()];
+  const costs = allocateMoney(
+    cost,
+    parts.map(({ weight }) => weight),
+  );
+  return parts.map(({ line: { partId, partName, storey, location } }, index) => ({
+    partId,
+    partName,
+    storey,
+    location,
+    cost: costs[index] ?? "0.00",
+  }));
+}
+
+/** What is bought, or allowed, beyond what lines use by themselves: shared by those that use it. Less than nothing where cutting together spared some. */
+function restOf({ name, whole, own, ...line }: Rest): LedgerLine[] {
+  const cost = toMoney(new Big(whole).minus(sumMoney(own.map((each) => each.cost))));
+  if (new Big(cost).eq(0)) return [];
+  const shares = sharedBy(own, cost);
+  const spared = cost.startsWith("-");
+  return [
+    {
+      ...OF_NO_PART,
+      ...line,
+      source: "rest",
+      what: spared ? `Spared over the job: ${name}` : `Rest of packs and lengths: ${name}`,
+      quantity: "1",
+      unitName: "sum",
+      rate: cost,
+      cost,
+      shares,
+    },
+  ];
+}
+
+/** The one thing that all lines say; nothing where they differ. */
+const common = (lines: readonly LedgerLine[], key: "trade" | "phase" | "supplier"): string => {
+  const [first] = lines;
+  return first && lines.every((line) => line[key] === first[key]) ? first[key] : "";
+};
+
+function restOfItem(item: PriceItem, own: readonly LedgerLine[], order: Order): LedgerLine[] {
+  const bought = order.lines.filter((line) => line.itemCode === item.code);
+  const whole = bought.reduce(
+    (sum, { unitPrice, quantity }) => sum.plus(new Big(unitPrice ?? 0).times(quantity)),
+    new Big(0),
+  );
+  return restOf({
+    id: `rest/${item.code}`,
+    kind: item.kind,
+    itemCode: item.code,
+    supplier: item.supplier,
+    trade: common(own, "trade"),
+    phase: common(own, "phase"),
+    countLineIds: own.flatMap(({ countLineIds }) => countLineIds),
+    name: item.name,
+    whole: toMoney(whole),
+    own,
+  });
+}
+
+/** Rates times what is allowed in all is what is said to the customer: cents between that and its lines are theirs together. */
+function restsOfAllowances(order: Order, byLine: ReadonlyMap<string, LedgerLine>): LedgerLine[] {
+  return order.supplied.flatMap(({ id, description, cost, countLineIds }) => {
+    if (cost === null) return [];
+    const own = countLineIds.flatMap((each) => byLine.get(each) ?? []);
+    return restOf({
+      id: `rest/allowance/${id}`,
+      kind: "allowance",
+      itemCode: own[0]?.itemCode ?? "",
+      supplier: "",
+      trade: common(own, "trade"),
+      phase: common(own, "phase"),
+      countLineIds,
+      name: description,
+      whole: cost,
+      own,
+    });
+  });
+}
+
+/** Everything counted that is bought, supplied or allowed for, and what the job as a whole buys beyond it. Together what is ordered. */
+export function materialLines(
+  lines: readonly CountLine[],
+  order: Order,
+  priceList: readonly PriceItem[],
+  system: MeasuringSystem,
+): LedgerLine[] {
+  const items = new Map(priceList.map((item) => [item.code, item]));
+  const ledger: LedgerLine[] = [];
+  const byItem = new Map<PriceItem, LedgerLine[]>();
+  const supplied = new Map<string, LedgerLine>();
+  for (const line of lines) {
+    if (line.quantity === 0) continue;
+    if (line.supply) {
+      const made = suppliedLine(line, line.supply, system);
+      supplied.set(line.id, made);
+      ledger.push(made);
+      continue;
+    }
+    if (line.itemCode === "") continue;
+    const item = items.get(line.itemCode);
+    const made = item ? materialLine(line, item, system) : unknownLine(line, system);
+    ledger.push(made);
+    if (!item) continue;
+    const own = byItem.get(item);
+    if (own) own.push(made);
+    else byItem.set(item, [made]);
+  }
+  return [
+    ...ledger,
+    ...[...byItem].flatMap(([item, own]) => restOfItem(item, own, order)),
+    ...restsOfAllowances(order, supplied),
+  ];
+}

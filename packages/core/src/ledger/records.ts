@@ -1,0 +1,5 @@
+export * from "./costing";
+export * from "./costKinds";
+export * from "./group";
+export * from "./ledgerLine";
+export * from "./taskUnits";
