@@ -25,6 +25,7 @@ import { roofReportEndpoints } from "./roofReports/routes";
 import { AttemptStore } from "./sessions/attemptStore";
 import { sessionEndpoints } from "./sessions/routes";
 import { readSession, requireCsrfToken, requireSignedIn } from "./sessions/signedIn";
+import { worksheetEndpoints } from "./worksheet/routes";
 
 const WRONG_SIGN_INS = 10;
 /** Whoever it is for: one place tries no list of people. A site office shares one. */
@@ -48,6 +49,7 @@ export const allEndpoints = (
   ...jobFileEndpoints(dataSource),
   ...assemblyEndpoints(dataSource),
   ...roofReportEndpoints(dataSource, config),
+  ...worksheetEndpoints(dataSource),
 ];
 
 const placeOf = (request: Request): string => ipKeyGenerator(request.ip ?? "");

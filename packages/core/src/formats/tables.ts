@@ -1,5 +1,6 @@
 import { type CountLine, isCounted, quantityParts } from "../count/records";
 import { roleOf, type SectionBook } from "../kinds";
+import type { LedgerLine } from "../ledger/records";
 import type { ItemCut, Order } from "../order";
 import type { TimberRow } from "../order/timberList";
 import { ownValue } from "../records/ownValue";
@@ -59,6 +60,55 @@ export const countTable = (lines: readonly CountLine[], system: MeasuringSystem)
       option?.name ?? "",
     ];
   }),
+});
+
+const numberOf = (text: string): Cell => (text === "" ? "" : Number(text.replaceAll(",", "")));
+
+/** Every cost of a job, a line each, figures as numbers. */
+export const ledgerTable = (lines: readonly LedgerLine[]): Table => ({
+  name: "Worksheet",
+  headings: [
+    "Kind",
+    "Trade",
+    "Phase",
+    "Storey",
+    "Location",
+    "Part",
+    "What",
+    "Quantity",
+    "Unit",
+    "Rate",
+    "Cost",
+    "Hours",
+    "Supplier",
+    "Supplied by",
+    "Crew",
+    "Option",
+    "From",
+    "Assembly",
+    "Code",
+  ],
+  rows: lines.map((line): Cell[] => [
+    line.kind,
+    line.trade,
+    line.phase,
+    line.storey,
+    line.location,
+    line.partName,
+    line.what,
+    numberOf(line.quantity),
+    line.unitName,
+    numberOf(line.rate ?? ""),
+    Number(line.cost),
+    line.hours === "0" ? "" : Number(line.hours),
+    line.supplier,
+    line.supply,
+    line.crew,
+    line.option,
+    line.source,
+    line.assembly,
+    line.itemCode,
+  ]),
 });
 
 /** What to buy: need and waste apart. No prices: it goes to the crew and the yard. */

@@ -1,5 +1,6 @@
 export * from "./copyStorey";
 export * from "./draw";
+export * from "./floorArea";
 export * from "./footprint";
 export * from "./footprintEdges";
 export * from "./levels";

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { assemblyRefSchema, reportMatchSchema } from "../kinds";
+import { MOST_LAYOUTS, worksheetLayoutSchema } from "../ledger/records";
 import type { Migration } from "../migrations/migrate";
 import { usualCutting } from "../order/records";
 import { pricingRecord, pricingSchema } from "../price/records";
@@ -11,7 +12,7 @@ const standardIdSchema = assemblyRefSchema.shape.id.nullable();
 
 /** How a company prices, quotes and builds: the start of each new job. */
 export const companySettingsSchema = z.object({
-  schemaVersion: z.literal(3),
+  schemaVersion: z.literal(4),
   address: z.string().max(400),
   pricing: pricingSchema,
   quote: quoteSettingsSchema,
@@ -19,6 +20,8 @@ export const companySettingsSchema = z.object({
   usualStandards: z.object({ imperial: standardIdSchema, metric: standardIdSchema }),
   /** How the columns of measuring reports were matched, by what columns they have. */
   reportColumns: z.record(z.string().min(1).max(2000), reportMatchSchema),
+  /** Ways of reading a worksheet that are everybody's. */
+  worksheetLayouts: z.array(worksheetLayoutSchema).max(MOST_LAYOUTS),
 });
 /** Shapes of reports that are remembered; the oldest are forgotten. */
 export const MOST_REPORT_SHAPES = 40;
@@ -31,6 +34,7 @@ const companySettingsMigrations: readonly Migration[] = [
     up: (settings) => ({ ...settings, usualStandards: { imperial: null, metric: null } }),
   },
   { to: 3, name: "report-columns", up: (settings) => ({ ...settings, reportColumns: {} }) },
+  { to: 4, name: "worksheet-layouts", up: (settings) => ({ ...settings, worksheetLayouts: [] }) },
 ];
 
 export const companySettingsRecord: RecordKind<CompanySettings> = {

@@ -29,12 +29,21 @@ export const crewSchema = z.object({
 export type Crew = z.infer<typeof crewSchema>;
 export const MOST_CREWS = 30;
 
-/** A cost typed in beside what is counted: a hired saw, a crane, a subcontractor's sum. */
+/** A cost typed in beside what is counted: a hired saw, a subcontractor's sum, sockets with the minutes that each takes. */
 export const extraSchema = z.object({
   id: z.string().min(1).max(40),
   kind: z.enum(COST_KINDS),
-  description: z.string().min(1).max(200),
+  description: z.string().trim().min(1, "Say what it is.").max(200),
+  /** What it is put under; empty for none. */
+  section: z.string().max(60),
+  quantity: amountSchema,
+  unit: z.string().max(20),
+  /** For one. */
   cost: amountSchema,
+  /** To fit one; nothing for what takes no time of ours. */
+  minutes: amountSchema,
+  /** Whose work that is, as crews name it; empty for the usual rate. */
+  trade: z.string().max(60),
 });
 export type Extra = z.infer<typeof extraSchema>;
 

@@ -16,6 +16,7 @@ export const LEDGER_KEYS = [
   "supply",
   "crew",
   "option",
+  "section",
   "source",
 ] as const;
 export type LedgerKey = (typeof LEDGER_KEYS)[number];
@@ -47,6 +48,7 @@ const VALUES: Readonly<Record<LedgerKey, (line: LedgerLine) => string>> = {
   supply: ({ supply }) => supply,
   crew: ({ crew }) => crew,
   option: ({ option }) => option,
+  section: ({ section }) => section,
   source: ({ source }) => source,
 };
 

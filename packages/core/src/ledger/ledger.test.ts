@@ -7,7 +7,7 @@ import { orderJob, type PriceItem } from "../order";
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { itemOf, lineOf, soldByLength, times } from "../testing/lines";
 import { feet, inches, sumMoney } from "../units";
-import { type Costing, groupLedger, isOwn, LEDGER_KEYS, type LedgerLine, makeLedger } from "./index";
+import { type Costing, type Extra, groupLedger, isOwn, LEDGER_KEYS, type LedgerLine, makeLedger } from "./index";
 
 const start = { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
@@ -147,6 +147,39 @@ describe("labour", () => {
       ["33.75", "708.75", "Roofers"],
       ["46", "966.00", ""],
     ]);
+  });
+});
+
+describe("what is typed in", () => {
+  const extra = (quantity: string, cost: string, minutes: string): Extra => ({
+    id: "x",
+    kind: "material",
+    description: "Sockets",
+    section: "First fix",
+    quantity,
+    unit: "piece",
+    cost,
+    minutes,
+    trade: "",
+  });
+  const typed = (each: Extra) => ledgerOf([], [], { extras: [each], ratePerHour: "31" }).ledger;
+
+  // 46 at 2.35 and half an hour each: 108.10 and 23 h; 84 at 15 min: 21 h; 180 m at 0.72 and 5 min: 129.60, 15 h; sockets, 36 at 3.40
+  // and 20 min: 122.40 and 12 h; 150 m at 0.84 and 4 min: 126.00 and 10 h (arithmetic).
+  it.each([
+    ["46", "2.35", "30", "108.10", "23"],
+    ["180", "0.72", "5", "129.60", "15"],
+    ["36", "3.40", "20", "122.40", "12"],
+    ["150", "0.84", "4", "126.00", "10"],
+  ])("%s at %s and %s min: %s and %s h", (quantity, cost, minutes, comesTo, hours) => {
+    const [bought, fitted] = typed(extra(quantity, cost, minutes));
+    expect(bought).toMatchObject({ kind: "material", cost: comesTo, section: "First fix" });
+    expect(fitted).toMatchObject({ kind: "labour", hours, cost: (Number(hours) * 31).toFixed(2) });
+  });
+
+  it("is one line where it costs nothing, or takes no time", () => {
+    expect(typed(extra("84", "0", "15"))).toMatchObject([{ kind: "labour", hours: "21" }]);
+    expect(typed(extra("84", "2", "0"))).toMatchObject([{ kind: "material", cost: "168.00" }]);
   });
 });
 

@@ -56,6 +56,8 @@ export type LedgerLine = {
   readonly supplier: string;
   readonly supply: "ours" | "customer" | "allowance";
   readonly option: string;
+  /** What a typed line was put under; empty for none, and for what is counted. */
+  readonly section: string;
   /** The count lines it stands on. */
   readonly countLineIds: readonly string[];
 };
@@ -76,6 +78,7 @@ export const OF_NO_PART = {
   supplier: "",
   supply: "ours",
   option: "",
+  section: "",
   countLineIds: [],
   task: "",
   crew: "",

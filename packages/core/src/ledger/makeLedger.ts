@@ -1,11 +1,11 @@
-import Big from "big.js";
 import type { PartCount } from "../count/records";
 import type { Order, PriceItem } from "../order";
-import { type MeasuringSystem, toMoney } from "../units";
-import type { Costing, Extra } from "./costing";
+import type { MeasuringSystem } from "../units";
+import type { Costing } from "./costing";
 import { AS_USUAL, labourLines, type Productivity } from "./labour";
-import { type LedgerLine, OF_NO_PART } from "./ledgerLine";
+import type { LedgerLine } from "./ledgerLine";
 import { materialLines } from "./material";
+import { typedLines } from "./typed";
 
 /** What a job's costs follow from. */
 export type LedgerInput = {
@@ -17,19 +17,6 @@ export type LedgerInput = {
   readonly productivity?: Productivity;
   readonly system: MeasuringSystem;
 };
-
-const typedLine = ({ id, kind, description, cost }: Extra): LedgerLine => ({
-  ...OF_NO_PART,
-  id: `extra/${id}`,
-  kind,
-  source: "typed",
-  what: description,
-  quantity: "1",
-  unitName: "sum",
-  rate: cost,
-  cost: toMoney(new Big(cost)),
-  shares: [],
-});
 
 /** Every cost of a job as one line. Materials add up to what is ordered, to the cent. */
 export function makeLedger({
@@ -44,6 +31,6 @@ export function makeLedger({
   return [
     ...materialLines(lines, order, priceList, system),
     ...labourLines(lines, costing, productivity),
-    ...costing.extras.map(typedLine),
+    ...costing.extras.flatMap((extra) => typedLines(extra, costing)),
   ];
 }

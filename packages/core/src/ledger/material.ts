@@ -28,6 +28,7 @@ export const asCounted = (
   supplier: "",
   supply: "ours",
   option: line.option?.name ?? "",
+  section: "",
   countLineIds: [line.id],
 });
 

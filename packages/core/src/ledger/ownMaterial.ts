@@ -5,7 +5,7 @@ import { type MeasuringSystem, type Money, type Nanometres, NM_PER_M, toMoney } 
 import { saidQuantity } from "./saidQuantity";
 
 /** Finer than money: a nail costs less than a cent. */
-const RATE_PLACES = 6;
+const placesOf = (rate: Big): number => (rate.gte(1) ? 4 : 6);
 
 export type OwnMaterial = {
   readonly quantity: string;
@@ -75,7 +75,8 @@ export function ownMaterial(line: CountLine, item: PriceItem, system: MeasuringS
     const cost = cutCost(line, item.buying.stock);
     return { ...quantity, rate: null, cost: cost === null ? "0.00" : toMoney(cost.times(withWaste)) };
   }
-  const rate = rateOf(line, item)?.times(withWaste).times(said.base).round(RATE_PLACES, Big.roundHalfUp);
+  const exact = rateOf(line, item)?.times(withWaste).times(said.base);
+  const rate = exact?.round(placesOf(exact), Big.roundHalfUp);
   if (!rate) return { ...quantity, rate: null, cost: "0.00" };
   return { ...quantity, rate: rateText(rate), cost: toMoney(rate.times(said.figure)) };
 }

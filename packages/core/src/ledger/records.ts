@@ -1,5 +1,6 @@
 export * from "./costing";
 export * from "./costKinds";
 export * from "./group";
+export * from "./layout";
 export * from "./ledgerLine";
 export * from "./taskUnits";

@@ -104,7 +104,8 @@ describe("the build-up", () => {
   });
 
   it("counts typed-in costs by their kind and shares them as a part of their own", () => {
-    const extras = [{ id: "x", kind: "plant" as const, description: "Crane", cost: "400" }];
+    const of = { section: "", quantity: "1", unit: "sum", minutes: "0", trade: "" };
+    const extras = [{ id: "x", kind: "plant" as const, description: "Crane", cost: "400", ...of }];
     const { buildUp } = reckonJob({ ...job, pricing: { ...job.pricing, extras } }, walls, starterPriceList, library);
     expect(buildUp.kinds.find((kind) => kind.kind === "plant")).toMatchObject({ cost: "400.00", markup: "40.00" });
     expect(buildUp.byPart.at(-1)?.name).toBe("Plant, subcontract and other items");

@@ -5,10 +5,17 @@ import type { KindCosts } from "./steps";
 
 /** What costs come to by kind. */
 export function kindCostsOf(costs: Iterable<{ readonly kind: CostKind; readonly cost: Money }>): KindCosts {
-  const cents: Record<CostKind, number> = { material: 0, plant: 0, subcontract: 0, sundry: 0, labour: 0, allowance: 0 };
-  // Whole cents add up exactly as plain numbers, far beyond what any job costs.
-  for (const { kind, cost } of costs) cents[kind] += Math.round(Number(cost) * 100);
-  return mapKinds((kind) => toMoney(new Big(cents[kind]).div(100)));
+  // Whole cents, added exactly however many there are: an amount has two places.
+  const cents: Record<CostKind, bigint> = {
+    material: 0n,
+    plant: 0n,
+    subcontract: 0n,
+    sundry: 0n,
+    labour: 0n,
+    allowance: 0n,
+  };
+  for (const { kind, cost } of costs) cents[kind] += BigInt(cost.replace(".", ""));
+  return mapKinds((kind) => toMoney(new Big(String(cents[kind])).div(100)));
 }
 
 export const mapKinds = (value: (kind: CostKind) => Money): KindCosts => ({

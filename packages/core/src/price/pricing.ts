@@ -105,6 +105,15 @@ export const pricingMigrations: readonly Migration[] = [
         discountPercent: "0",
         promptPayment: { percent: "0", how: "taken-off" },
         adjust: null,
+        // A sum was one of itself.
+        extras: recordsOf(pricing.extras).map((extra) => ({
+          ...extra,
+          section: "",
+          quantity: "1",
+          unit: "sum",
+          minutes: "0",
+          trade: "",
+        })),
       };
     },
   },

@@ -173,6 +173,7 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
   "Company settings": {
     "usual-standards": { ...without(starterCompanySettings, "usualStandards"), schemaVersion: 1, pricing: oldPricing },
     "report-columns": { ...without(starterCompanySettings, "reportColumns"), schemaVersion: 2 },
+    "worksheet-layouts": { ...without(starterCompanySettings, "worksheetLayouts"), schemaVersion: 3 },
   },
 };
 

@@ -81,7 +81,17 @@ async function insertParts(manager: EntityManager, companyId: string, jobId: str
 async function insertLanternHouse(manager: EntityManager, companyId: string, owner: string): Promise<void> {
   const start = startJob(LANTERN_HOUSE, starterCompanySettings);
   const extras = [
-    { id: "saw-bench", kind: "plant" as const, description: "Hire of saw bench, one week", cost: "85.00" },
+    {
+      id: "saw-bench",
+      kind: "plant" as const,
+      description: "Hire of saw bench, one week",
+      section: "",
+      quantity: "1",
+      unit: "sum",
+      cost: "85.00",
+      minutes: "0",
+      trade: "",
+    },
   ];
   const standard = { id: "new-build", version: 1 };
   const job = { ...start, pricing: { ...start.pricing, extras }, standard };

@@ -168,10 +168,15 @@ describe("a total beyond what a quote can say", () => {
       id: `e${index}`,
       kind: "plant",
       description: "Crane",
+      section: "",
+      quantity: "999999999",
+      unit: "day",
       cost: "999999999",
+      minutes: "999999999",
+      trade: "",
     }));
     const markupPercent = { ...pricing.markupPercent, plant: "999" };
-    const changes = { pricing: { ...pricing, extras, overheadPercent: "999", markupPercent } };
+    const changes = { pricing: { ...pricing, extras, overhead: { percent: "999", on: "before" }, markupPercent } };
     await ros
       .patch(`/api/v1/jobs/${id}`)
       .send({ commandId: randomUUID(), baseRevision: body.job.revision, changes })

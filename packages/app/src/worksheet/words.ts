@@ -1,0 +1,73 @@
+import type { LedgerColumn, LedgerGroup, LedgerKey, LedgerLine } from "@wide-porch/core";
+import { KIND_WORDS } from "../price/kindWords";
+
+export const COLUMN_WORDS: Readonly<Record<LedgerColumn, string>> = {
+  what: "What",
+  quantity: "Quantity",
+  unit: "Unit",
+  rate: "Rate",
+  cost: "Cost",
+  portion: "Of the whole",
+  hours: "Hours",
+  kind: "Kind of cost",
+  trade: "Trade",
+  phase: "Phase",
+  part: "Part",
+  storey: "Storey",
+  location: "Location",
+  assembly: "Assembly",
+  item: "Item",
+  supplier: "Supplier",
+  supply: "Supplied by",
+  crew: "Crew",
+  option: "Option",
+  section: "Section",
+  source: "Comes from",
+};
+
+const NONE_WORDS: Readonly<Record<LedgerKey, string>> = {
+  kind: "Of no kind",
+  trade: "Of no one trade",
+  phase: "Of no one phase",
+  part: "For the whole job",
+  storey: "On no one storey",
+  location: "At no one location",
+  assembly: "Of no assembly",
+  item: "No item",
+  supplier: "No supplier",
+  supply: "Supplied by nobody",
+  crew: "At the usual rate",
+  option: "Of no option",
+  section: "In no section",
+  source: "From nowhere",
+};
+
+const SOURCE_WORDS: Readonly<Record<string, string>> = {
+  counted: "Counted",
+  "set-by-hand": "Set by hand",
+  typed: "Typed in",
+  rest: "Bought for several",
+};
+const SUPPLY_WORDS: Readonly<Record<string, string>> = {
+  ours: "Us",
+  customer: "The customer",
+  allowance: "Allowed for",
+};
+
+const own = (words: Readonly<Record<string, string>>, value: string): string =>
+  Object.hasOwn(words, value) ? (words[value] ?? value) : value;
+
+/** A line's or a group's value of a key, in words; `items` are the names of the price list by code. */
+export function valueWords(key: LedgerKey, value: string, items: ReadonlyMap<string, string>): string {
+  if (value === "") return NONE_WORDS[key];
+  if (key === "kind") return own(KIND_WORDS, value);
+  if (key === "source") return own(SOURCE_WORDS, value);
+  if (key === "supply") return own(SUPPLY_WORDS, value);
+  return key === "item" ? (items.get(value) ?? value) : value;
+}
+
+export const groupWords = ({ key, value }: LedgerGroup, items: ReadonlyMap<string, string>): string =>
+  valueWords(key, value, items);
+
+/** `0.046`, `3.40`: an amount in the job's currency with as many places as it has. */
+export const rateWords = ({ rate }: LedgerLine): string => rate ?? "";
