@@ -49,12 +49,12 @@ export function JobFrame({ children }: PropsWithChildren) {
   const places = mayPrice ? PLACES : PLACES_WITHOUT_COSTS;
   const padOpen = useIsPadOpen();
   useMeter(simulatedMeter);
-  const onPart = /\/measure\/[^/]+/.test(pathname);
+  const back = backFrom(pathname, record.id);
   return (
     <View className={`flex-1 bg-paper ${wide ? "flex-row" : ""}`}>
       {wide ? <Rail places={places} jobId={record.id} pathname={pathname} /> : null}
       <View className="min-h-0 flex-1">
-        <Header backTo={onPart ? `/jobs/${record.id}/measure` : "/jobs"} />
+        <Header back={back} />
         <StuckNotice />
         <Shortcuts />
         <View role="main" className="min-h-0 flex-1">
@@ -66,17 +66,22 @@ export function JobFrame({ children }: PropsWithChildren) {
   );
 }
 
-function Header({ backTo }: { backTo: string }) {
+type Back = { readonly to: string; readonly name: string };
+
+/** From a part to the parts, from the worksheet to the price, and from all else to the jobs. */
+function backFrom(pathname: string, jobId: string): Back {
+  if (/\/measure\/[^/]+/.test(pathname)) return { to: `/jobs/${jobId}/measure`, name: "Back to the parts" };
+  if (/\/price\/[^/]+/.test(pathname)) return { to: `/jobs/${jobId}/price`, name: "Back to the price" };
+  return { to: "/jobs", name: "Back to jobs" };
+}
+
+function Header({ back }: { readonly back: Back }) {
   const router = useRouter();
   const { record, undo, redo } = useJob("record", "undo", "redo");
   return (
     <View role="banner" className="border-b border-rule bg-paper pb-1 pl-1 pr-2 pt-1">
       <View className="flex-row items-center">
-        <IconButton
-          name={backTo === "/jobs" ? "Back to jobs" : "Back to the parts"}
-          icon={ChevronLeft}
-          onPress={() => router.replace(backTo as Href)}
-        />
+        <IconButton name={back.name} icon={ChevronLeft} onPress={() => router.replace(back.to as Href)} />
         <View className="min-w-0 flex-1">
           <Title level={1} numberOfLines={1} className="text-lg">
             {record.job.title}

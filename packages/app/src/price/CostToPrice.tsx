@@ -4,6 +4,7 @@ import { Choice } from "../components/Choice";
 import { Notice } from "../components/Notice";
 import { Body, Faint, Figure, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
+import { useWide } from "../theme/useWide";
 import { KindLines } from "./KindLines";
 import { KIND_WORDS, KINDS_IN_ORDER } from "./kindWords";
 import { PercentField, shareProblem, taxProblem } from "./PercentField";
@@ -169,6 +170,7 @@ const BASE_WORDS: Readonly<Record<OnBase, string>> = {
 
 /** Both ways of saying the same profit, always named. */
 function Profit({ buildUp }: { readonly buildUp: BuildUp }) {
+  const wide = useWide();
   const { record } = useJob("record");
   const figures = [
     ["Markup, on cost", `${buildUp.markupOnCostPercent} %`],
@@ -180,7 +182,7 @@ function Profit({ buildUp }: { readonly buildUp: BuildUp }) {
       {figures.map(([name, figure]) => (
         <View key={name} className="flex-1">
           <Faint>{name}</Faint>
-          <Figure className="text-2xl leading-8">{figure}</Figure>
+          <Figure className={wide ? "text-2xl leading-8" : "text-xl leading-7"}>{figure}</Figure>
         </View>
       ))}
     </View>

@@ -36,7 +36,9 @@ export function KindLines({ kind, buildUp, currency }: Props) {
                 <Body className="text-sm">{line.description}</Body>
                 <Faint className="figures">
                   {line.unitCost === null
-                    ? "no price"
+                    ? Number(line.cost) === 0
+                      ? "no price"
+                      : `${line.quantity} ${line.unitName}`
                     : `${line.quantity} ${packWord(Number(line.quantity), line.unitName)} at ${formatMoney(line.unitCost, currency)}`}
                 </Faint>
               </View>

@@ -30,7 +30,7 @@ export function PriceScreen() {
       </View>
       <View className={`gap-6 ${wide ? "w-[380px]" : ""}`}>
         <View className="gap-3">
-          <Link href={`/jobs/${jobId}/worksheet` as Href}>
+          <Link href={`/jobs/${jobId}/price/worksheet` as Href}>
             <Strong className="text-pine underline">Open the worksheet</Strong>
           </Link>
           <Link href={"/price-list" as Href}>

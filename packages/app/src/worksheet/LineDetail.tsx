@@ -4,6 +4,7 @@ import { View } from "react-native";
 import { Body, Faint, Figure, Title } from "../components/Text";
 import { WorkingSheet } from "../count/WorkingSheet";
 import { useJob } from "../job/JobContext";
+import { LineTools } from "./LineTools";
 import { cellText, type Items } from "./rowsOf";
 import { TypedDetail } from "./TypedDetail";
 import { COLUMN_WORDS } from "./words";
@@ -57,6 +58,7 @@ export function LineDetail({ line, items }: { readonly line: LedgerLine; readonl
       ) : null}
       {count && counted && reckoning && line.shares.length === 1 ? (
         <>
+          <LineTools line={line} countLineId={counted.id} />
           <Title level={3}>How it was counted</Title>
           <WorkingSheet
             line={counted}

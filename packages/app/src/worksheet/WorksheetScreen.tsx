@@ -77,6 +77,9 @@ export function WorksheetScreen() {
             onPress={() => setArranging(true)}
           />
           {wide ? null : (
+            <Button label="Line" kind="plain" icon={Plus} name="Type a line" onPress={() => setTyping(true)} />
+          )}
+          {wide ? null : (
             <Button label="Group" kind="plain" icon={Layers} name="Grouped by" onPress={() => setGrouping(true)} />
           )}
           {wide ? (

@@ -46,11 +46,13 @@ export const companySettingsRecord: RecordKind<CompanySettings> = {
 
 /** A new job by the company's ways; `standard` is its usual house standard in the newest version, where it has one. */
 export const startJob = (start: NewJob, company: CompanySettings, standard: Job["standard"] = null): Job => ({
-  schemaVersion: 4,
+  schemaVersion: 5,
   ...start,
   pricing: company.pricing,
   quote: { ...company.quote, pictures: [] },
   cutting: usualCutting,
   standard,
   optionsTaken: [],
+  lineChanges: {},
+  swaps: [],
 });

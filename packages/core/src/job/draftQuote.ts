@@ -1,6 +1,7 @@
 import { planJob, resolveParts } from "../house";
 import type { Part } from "../kinds";
 import { type QuoteDocument, quoteJob } from "../quote";
+import { withLineChoices } from "./lineChanges";
 import { countsInForce } from "./options";
 import type { Reckoning } from "./reckoning";
 import type { Job } from "./schema";
@@ -21,7 +22,7 @@ export function draftQuote(
     job,
     settings: job.quote,
     parts: resolveParts(parts, planJob(parts)),
-    counts: countsInForce(reckoning.counts, job.optionsTaken),
+    counts: countsInForce(withLineChoices(reckoning.counts, job), job.optionsTaken),
     options: (reckoning.buildUp.options ?? []).map(({ name, taken, difference, words }) => ({
       name,
       taken,

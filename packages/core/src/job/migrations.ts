@@ -9,4 +9,6 @@ export const jobMigrations: readonly Migration[] = [
   { to: 3, name: "pictures-on-the-quote", up: (job) => ({ ...job, quote: { ...recordOf(job.quote), pictures: [] } }) },
   // Options, of which none was taken.
   { to: 4, name: "options-taken", up: (job) => ({ ...job, optionsTaken: [] }) },
+  // Choices line by line, of which none was made.
+  { to: 5, name: "line-changes", up: (job) => ({ ...job, lineChanges: {}, swaps: [] }) },
 ];

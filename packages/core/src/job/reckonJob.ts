@@ -3,6 +3,7 @@ import { countJob, type PartCount, type RememberedCounts } from "../count";
 import type { Part } from "../kinds";
 import { type Cutter, cutQuickly, type Order, orderJob, type PriceItem, withLongestSold } from "../order";
 import { type BuildUp, buildUpJob } from "../price";
+import { choiceProblems, withLineChoices } from "./lineChanges";
 import { countsInForce, pricedOptions, tooManyOptions } from "./options";
 import type { PricedJob, Quantities, Reckoning } from "./reckoning";
 import type { Job } from "./schema";
@@ -11,7 +12,7 @@ import type { Job } from "./schema";
 export type Remembered = RememberedCounts & { readonly cut?: Cutter };
 
 /** What counting and ordering need of a job; pricing is not among it. */
-export type JobToCount = Pick<Job, "system" | "cutting" | "optionsTaken">;
+export type JobToCount = Pick<Job, "system" | "cutting" | "optionsTaken" | "lineChanges" | "swaps">;
 
 /** Pricing is null for people who do not see costs; there is then no build-up. */
 export type JobToPrice = JobToCount & { readonly pricing: Job["pricing"] | null };
@@ -28,11 +29,12 @@ export const countOf = (
 /** The second half: count → order → price, for a caller that shows the count before the rest is worked out. */
 export function orderAndPrice(
   job: JobToPrice,
-  counts: readonly PartCount[],
+  counted: readonly PartCount[],
   priceList: readonly PriceItem[],
   library: Library,
   { cut = cutQuickly }: Remembered = {},
 ): { readonly order: Order; readonly buildUp: PricedJob | undefined } {
+  const counts = withLineChoices(counted, job);
   const orderWith = (taken: readonly string[]): Quantities => {
     const inForce = countsInForce(counts, taken);
     const lines = inForce.flatMap((each) => each.lines);
@@ -52,12 +54,10 @@ export function orderAndPrice(
       ? buildUp.total
       : priceOf(untyped, orderWith(taken), priceList, library).total;
   const options = pricedOptions(counts, job.optionsTaken, totalWith);
+  const problems = [...buildUp.problems, ...choiceProblems(counted, job), ...tooManyOptions(counts)];
   return {
     order: standing.order,
-    buildUp:
-      options.length === 0
-        ? buildUp
-        : { ...buildUp, options, problems: [...buildUp.problems, ...tooManyOptions(counts)] },
+    buildUp: options.length === 0 ? { ...buildUp, problems } : { ...buildUp, options, problems },
   };
 }
 

@@ -1,5 +1,6 @@
 export * from "./companySettings";
 export * from "./draftQuote";
+export * from "./lineChanges";
 export * from "./migrations";
 export * from "./options";
 export * from "./reckoning";

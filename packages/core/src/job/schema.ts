@@ -5,13 +5,14 @@ import { cuttingSettingsSchema } from "../order/records";
 import { pricingRecord, pricingSchema } from "../price/records";
 import { jobQuoteSchema, quoteSettingsRecord } from "../quote";
 import type { RecordKind } from "../records/recordKind";
+import { lineChangesSchema, MOST_SWAPS, swapSchema } from "./lineChanges";
 import { jobMigrations } from "./migrations";
 
 export const CURRENCIES = ["USD", "GBP", "EUR", "CAD", "AUD", "NZD"] as const;
 
 /** One customer's work at one site. Its parts are records of their own. */
 export const jobSchema = z.object({
-  schemaVersion: z.literal(4),
+  schemaVersion: z.literal(5),
   title: z.string().trim().min(1, "Give the job a name.").max(160),
   customerName: z.string().trim().min(1, "Say who the customer is.").max(160),
   site: z.string().trim().max(400),
@@ -24,6 +25,10 @@ export const jobSchema = z.object({
   standard: assemblyRefSchema.nullable(),
   /** Options the customer takes, by their names; others are priced apart. */
   optionsTaken: z.array(optionNameSchema).max(60),
+  /** What was chosen for single lines of the count. */
+  lineChanges: lineChangesSchema,
+  /** Items that others stand in the place of. */
+  swaps: z.array(swapSchema).max(MOST_SWAPS),
 });
 export type Job = z.infer<typeof jobSchema>;
 
@@ -45,6 +50,8 @@ export const jobChangesSchema = jobSchema
     cutting: true,
     standard: true,
     optionsTaken: true,
+    lineChanges: true,
+    swaps: true,
   })
   .partial();
 export type JobChanges = z.infer<typeof jobChangesSchema>;

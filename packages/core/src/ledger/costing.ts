@@ -47,12 +47,19 @@ export const extraSchema = z.object({
 });
 export type Extra = z.infer<typeof extraSchema>;
 
+/** The rate or the hours of one line of the ledger, set by a person in the place of what comes out. */
+export const lineSetSchema = z.object({ rate: amountSchema.optional(), hours: amountSchema.optional() });
+export type LineSet = z.infer<typeof lineSetSchema>;
+export const MOST_LINES_SET = 2000;
+
 /** What makes a count cost something, beside the price list. */
 export type Costing = {
   readonly ratePerHour: string;
   readonly crews: readonly Crew[];
   readonly tasks: readonly Task[];
   readonly extras: readonly Extra[];
+  /** By the ids of lines of the ledger. */
+  readonly linesSet: Readonly<Record<string, LineSet>>;
 };
 
 /** An hour of a crew with its on-costs, rounded to the cent: what is shown is what is multiplied. */

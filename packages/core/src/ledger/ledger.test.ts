@@ -11,7 +11,7 @@ import { type Costing, type Extra, groupLedger, isOwn, LEDGER_KEYS, type LedgerL
 
 const start = { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
-const costing: Costing = { ...job.pricing, crews: [], tasks: [], extras: [] };
+const costing: Costing = { ...job.pricing, crews: [], tasks: [], extras: [], linesSet: {} };
 const countOf = (partId: string, lines: PartCount["lines"]): PartCount => ({
   partId,
   partName: partId,

@@ -42,6 +42,8 @@ export type LedgerLine = {
   /** Of labour, in hours. */
   readonly hours: string;
   readonly work?: Work;
+  /** Where its rate or hours were set by hand: what came out. */
+  readonly before?: Pick<LedgerLine, "rate" | "quantity" | "hours" | "cost">;
   /** What it is for. Adds up to the cost; empty where it is for the whole job. */
   readonly shares: readonly LineShare[];
   /** Of the part it was counted for; empty where it is for several. */

@@ -5,6 +5,7 @@ import type { Costing } from "./costing";
 import { AS_USUAL, labourLines, type Productivity } from "./labour";
 import type { LedgerLine } from "./ledgerLine";
 import { materialLines } from "./material";
+import { withLinesSet } from "./setByHand";
 import { typedLines } from "./typed";
 
 /** What a job's costs follow from. */
@@ -18,7 +19,7 @@ export type LedgerInput = {
   readonly system: MeasuringSystem;
 };
 
-/** Every cost of a job as one line. Materials add up to what is ordered, to the cent. */
+/** Every cost of a job as one line. Materials add up to what is ordered, to the cent, and to what rates set by hand change. */
 export function makeLedger({
   counts,
   order,
@@ -28,9 +29,6 @@ export function makeLedger({
   system,
 }: LedgerInput): LedgerLine[] {
   const lines = counts.flatMap((count) => count.lines);
-  return [
-    ...materialLines(lines, order, priceList, system),
-    ...labourLines(lines, costing, productivity),
-    ...costing.extras.flatMap((extra) => typedLines(extra, costing)),
-  ];
+  const counted = [...materialLines(lines, order, priceList, system), ...labourLines(lines, costing, productivity)];
+  return [...withLinesSet(counted, costing), ...costing.extras.flatMap((extra) => typedLines(extra, costing))];
 }

@@ -82,6 +82,7 @@ export function buildUpJob({ counts, order, priceList, pricing, productivity, sy
       ...missingTasks(counts, pricing),
       ...belowCost(profitMade, priceBeforeTax),
       ...steepTax(pricing),
+      ...setOfGone(ledger, pricing),
     ],
   };
 }
@@ -125,3 +126,13 @@ const belowCost = (profitMade: Money, price: Money): Problem[] =>
 /** No tax is more than the price: it is reckoned as entered, and said. */
 const steepTax = ({ tax }: Pricing): Problem[] =>
   Number(tax.percent) > 100 ? [problem("steep-tax", "tax", `${tax.name} is ${tax.percent} %. Check it.`)] : [];
+
+/** Kept, of no effect, and said. */
+function setOfGone(ledger: readonly LedgerLine[], { linesSet }: Pricing): Problem[] {
+  const ids = new Set(ledger.map(({ id }) => id));
+  const gone = Object.keys(linesSet).filter((id) => !ids.has(id)).length;
+  if (gone === 0) return [];
+  const which =
+    gone === 1 ? "One rate or time set by hand is for a line" : `${gone} rates or times set by hand are for lines`;
+  return [problem("set-of-gone-lines", "linesSet", `${which} counted no longer.`)];
+}

@@ -3,7 +3,7 @@ import { isMeasuredUnit } from "../assemblies/records";
 import { quantityText } from "../count/records";
 import { type CostKind, hoursShown, type LedgerLine, taskUnit, type Work } from "../ledger/records";
 import type { Order } from "../order";
-import { type MeasuringSystem, type Money, priceTimes, sumMoney } from "../units";
+import { type MeasuringSystem, type Money, priceTimes, sumMoney, toMoney } from "../units";
 
 /** A line of the price as it is read: what is bought, who works on what, what was typed. */
 export type CostLine = {
@@ -63,7 +63,15 @@ function workLines(ledger: readonly LedgerLine[], system: MeasuringSystem): Cost
   for (const line of ledger) {
     const { work } = line;
     if (!work) continue;
-    const key = [line.task, line.what, line.rate, work.unit, work.hoursPerUnit, work.percent].join("/");
+    const key = [
+      line.before ? line.id : "",
+      line.task,
+      line.what,
+      line.rate,
+      work.unit,
+      work.hoursPerUnit,
+      work.percent,
+    ].join("/");
     const group = groups.get(key);
     if (group) group.lines.push(line);
     else groups.set(key, { first: line, work, lines: [line] });
@@ -75,7 +83,9 @@ function workLines(ledger: readonly LedgerLine[], system: MeasuringSystem): Cost
     return {
       id: `labour/${key}`,
       kind: "labour",
-      description: `${first.what}: ${words}${who}`,
+      description: first.before
+        ? `${first.what}, ${first.partName}: set by hand${who}`
+        : `${first.what}: ${words}${who}`,
       quantity: lines.reduce((sum, line) => sum.plus(line.hours), new Big(0)).toString(),
       unitName: "h",
       unitCost: first.rate,
@@ -97,10 +107,21 @@ const typedLines = (ledger: readonly LedgerLine[]): CostLine[] =>
       cost,
     }));
 
+/** What rates set by hand change of what is bought: the order is what it is. */
+function setLines(ledger: readonly LedgerLine[]): CostLine[] {
+  return ledger.flatMap(({ id, kind, what, partName, quantity, unitName, cost, before }): CostLine[] => {
+    if (!before || kind === "labour") return [];
+    const difference = toMoney(new Big(cost).minus(before.cost));
+    const description = `Rate set by hand: ${what}, ${partName}`;
+    return [{ id: `set/${id}`, kind, description, quantity, unitName, unitCost: null, cost: difference }];
+  });
+}
+
 /** The ledger as a price is read: every kind's lines add up to the kind. */
 export const costLines = (ledger: readonly LedgerLine[], order: Order, system: MeasuringSystem): CostLine[] => [
   ...boughtLines(ledger, order),
   ...allowedLines(order),
+  ...setLines(ledger),
   ...workLines(ledger, system),
   ...typedLines(ledger),
 ];

@@ -4,7 +4,9 @@ import {
   type CostKind,
   crewSchema,
   extraSchema,
+  lineSetSchema,
   MOST_CREWS,
+  MOST_LINES_SET,
   percentSchema,
   taskSchema,
 } from "../ledger/records";
@@ -62,6 +64,9 @@ export const pricingSchema = z.object({
   adjust: adjustSchema.nullable(),
   tax: z.object({ name: z.string().min(1).max(40), percent: percentSchema }),
   extras: z.array(extraSchema).max(200),
+  linesSet: z
+    .record(z.string().min(1).max(300), lineSetSchema)
+    .refine((lines) => Object.keys(lines).length <= MOST_LINES_SET, `At most ${MOST_LINES_SET} lines are set by hand.`),
 });
 export type Pricing = z.infer<typeof pricingSchema>;
 
@@ -105,6 +110,7 @@ export const pricingMigrations: readonly Migration[] = [
         discountPercent: "0",
         promptPayment: { percent: "0", how: "taken-off" },
         adjust: null,
+        linesSet: {},
         // A sum was one of itself.
         extras: recordsOf(pricing.extras).map((extra) => ({
           ...extra,

@@ -72,7 +72,17 @@ const job = startJob(
 );
 const { overhead, ...pricing3 } = job.pricing;
 const pricing2 = {
-  ...without(pricing3, "crews", "escalation", "contingency", "profit", "discountPercent", "promptPayment", "adjust"),
+  ...without(
+    pricing3,
+    "crews",
+    "escalation",
+    "contingency",
+    "profit",
+    "discountPercent",
+    "promptPayment",
+    "adjust",
+    "linesSet",
+  ),
   schemaVersion: 2,
   overheadPercent: overhead.percent,
   markupPercent: without(job.pricing.markupPercent, "sundry", "allowance"),
@@ -132,6 +142,7 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
     "cutting-and-standard": { ...without(jobOf2, "cutting", "standard"), schemaVersion: 1 },
     "pictures-on-the-quote": jobOf2,
     "options-taken": { ...without(job, "optionsTaken"), schemaVersion: 3 },
+    "line-changes": { ...without(job, "lineChanges", "swaps"), schemaVersion: 4 },
   },
   Assembly: {
     "bolts-and-least-values": {

@@ -1,4 +1,4 @@
-import { jobSchema, type Part, partSchema } from "@wide-porch/core";
+import { jobSchema, type Part, partSchema, withoutRates } from "@wide-porch/core";
 import { z } from "zod";
 import type { Role } from "../companies/entity";
 import { isKnown } from "../database/lifted";
@@ -26,8 +26,10 @@ export const jobAnswer = (row: JobRow, role: Role) => ({
   id: row.id,
   revision: row.revision,
   updatedAt: row.updatedAt.toISOString(),
-  job: isKnown(row) ? { ...row.data, pricing: seesCosts(role) ? row.data.pricing : null } : barely(row.data),
+  job: !isKnown(row) ? barely(row.data) : seesCosts(role) ? row.data : withoutCosts(row.data),
 });
+
+const withoutCosts = (job: JobRow["data"]) => ({ ...job, pricing: null, lineChanges: withoutRates(job.lineChanges) });
 
 /** Of a job of another version nobody here knows where its costs are: its name and its customer's, and no more. */
 const barely = ({ schemaVersion, title, customerName }: JobRow["data"]) =>

@@ -6,6 +6,7 @@ import {
   keepBars,
   piecesToCut,
   stockOf,
+  withLineChoices,
 } from "@wide-porch/core";
 import { proxy } from "comlink";
 import { useEffect, useRef, useState } from "react";
@@ -45,7 +46,7 @@ export function BestCut({ cut, mayKeep }: { readonly cut: ItemCut; readonly mayK
     const id = newId();
     current.current = id;
     setRun({ state: "running", id, share: 0, list: undefined });
-    const lines = countsInForce(reckoning.counts, record.job.optionsTaken)
+    const lines = countsInForce(withLineChoices(reckoning.counts, record.job), record.job.optionsTaken)
       .flatMap((count) => count.lines)
       .filter((line) => line.itemCode === cut.itemCode && line.buying === "cut" && line.quantity > 0);
     try {
