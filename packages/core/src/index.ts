@@ -8,6 +8,7 @@ export type * from "./drawing/drawing";
 export * from "./drawing/piece";
 export type { AssemblyFileResult, FileProblem } from "./formats/assemblyFile";
 export * from "./formats/jobFile";
+export * from "./formats/prices";
 export * from "./formats/tables";
 export * from "./formats/writeAssembly";
 export * from "./geometry";

@@ -19,6 +19,7 @@ import { jobEndpoints } from "./jobs/routes";
 import { openApiDocument } from "./openapi/document";
 import { partEndpoints } from "./parts/routes";
 import { photoEndpoints } from "./photos/routes";
+import { priceBatchEndpoints } from "./priceList/batches";
 import { priceListEndpoints } from "./priceList/routes";
 import { quoteEndpoints } from "./quotes/routes";
 import { roofReportEndpoints } from "./roofReports/routes";
@@ -34,6 +35,8 @@ const WINDOW_MS = 10 * 60_000;
 const LARGEST_BODY = "4mb";
 /** A job file carries the job's photos. */
 const LARGEST_JOB_FILE = "200mb";
+/** Tens of thousands of items. */
+const LARGEST_PRICE_FILE = "40mb";
 const PHOTO_PATH = /^\/jobs\/[^/]+\/photos\/[^/]+$/;
 
 export const allEndpoints = (
@@ -46,6 +49,7 @@ export const allEndpoints = (
   ...photoEndpoints(dataSource),
   ...quoteEndpoints(dataSource),
   ...priceListEndpoints(dataSource),
+  ...priceBatchEndpoints(dataSource),
   ...jobFileEndpoints(dataSource),
   ...assemblyEndpoints(dataSource),
   ...roofReportEndpoints(dataSource, config),
@@ -100,6 +104,7 @@ function apiRouter(dataSource: DataSource, config: Config): express.Router {
   router.use(cookieParser(), readSession(dataSource), requireCsrfToken);
   // Only people who are signed in may send much.
   router.use("/job-files", requireSignedIn, express.json({ limit: LARGEST_JOB_FILE }));
+  router.use("/price-batches", requireSignedIn, express.json({ limit: LARGEST_PRICE_FILE }));
   // A little more than a photo may be, so that one too large is told so in words.
   router.use(PHOTO_PATH, requireSignedIn, express.raw({ type: () => true, limit: LARGEST_PHOTO_BYTES + 1024 }));
   router.use(express.json({ limit: LARGEST_BODY }));

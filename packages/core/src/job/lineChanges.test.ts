@@ -84,7 +84,7 @@ describe("who supplies a line", () => {
     const change: Partial<Job> = { lineChanges: { [id]: { supply: { by: "customer" } } } };
     const theirs = reckoned(change);
     expect(theirs.buildUp.labourHours).toBe(plain.buildUp.labourHours);
-    expect(theirs.buildUp.ledger.find((line) => line.id === `customer/${id}`)).toMatchObject({
+    expect(theirs.buildUp.ledger.find((line) => line.id === `material/${id}`)).toMatchObject({
       cost: "0.00",
       supply: "customer",
       partId,
@@ -100,7 +100,7 @@ describe("who supplies a line", () => {
   it("an allowance: so much for each, of a kind of cost of its own", () => {
     const change: Partial<Job> = { lineChanges: { [id]: { supply: { by: "allowance", rate: "9.00" } } } };
     const allowed = reckoned(change).buildUp;
-    const line = allowed.ledger.find((each) => each.id === `allowance/${id}`);
+    const line = allowed.ledger.find((each) => each.id === `material/${id}`);
     expect(line).toMatchObject({ kind: "allowance", rate: "9.00", cost: (9 * Number(line?.quantity)).toFixed(2) });
     expect(allowed.kinds.find(({ kind }) => kind === "allowance")?.cost).toBe(line?.cost);
     expect(withoutRates(change.lineChanges ?? {})[id]?.supply).toEqual({ by: "allowance", rate: "0" });

@@ -78,7 +78,7 @@ function suppliedLine(line: CountLine, supply: NonNullable<CountLine["supply"]>,
   const cost = rate === null ? "0.00" : allowanceOf(rate, line.quantity, line.unit, system);
   return {
     ...asCounted(line),
-    id: `${supply.by}/${line.id}`,
+    id: `material/${line.id}`,
     kind: rate === null ? "material" : "allowance",
     supply: supply.by,
     quantity: figure,

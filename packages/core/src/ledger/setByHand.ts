@@ -22,11 +22,11 @@ function withSet(line: LedgerLine, { rate: set, hours: setHours }: LineSet): Led
   };
 }
 
-/** Lines with the rates and hours that people set in force, what came out kept beside them. What is shared or typed is changed elsewhere. */
+/** Lines with the rates and hours that people set in force, what came out kept beside them. What is shared, typed or supplied otherwise is changed elsewhere. */
 export function withLinesSet(ledger: readonly LedgerLine[], { linesSet }: Pick<Costing, "linesSet">): LedgerLine[] {
   if (Object.keys(linesSet).length === 0) return [...ledger];
   return ledger.map((line) => {
-    const set = isOwn(line) ? ownValue(linesSet, line.id) : undefined;
+    const set = isOwn(line) && line.supply === "ours" ? ownValue(linesSet, line.id) : undefined;
     return set ? withSet(line, set) : line;
   });
 }

@@ -5,7 +5,7 @@ import type { Config } from "../config";
 import { commandEntity, jobEntity } from "../jobs/entity";
 import { partEntity, partVersionEntity } from "../parts/entity";
 import { photoEntity } from "../photos/entity";
-import { priceItemEntity } from "../priceList/entity";
+import { priceBatchEntity, priceItemEntity, priceItemVersionEntity } from "../priceList/entity";
 import { quoteCounterEntity, quoteEntity } from "../quotes/entity";
 import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Assemblies1764200000000 } from "./assemblies";
@@ -14,6 +14,7 @@ import { metAnother } from "./conflicts";
 import { Initial1764000000000 } from "./initial";
 import { MasonryStarters1764500000000 } from "./masonryStarters";
 import { OpeningsAndPictures1764300000000 } from "./openingsAndPictures";
+import { PriceHistory1764800000000 } from "./priceHistory";
 import { RoofStarters1764700000000 } from "./roofStarters";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
 import { SoundRecords1764400000000 } from "./soundRecords";
@@ -38,6 +39,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       MasonryStarters1764500000000,
       ChangeNumbers1764600000000,
       RoofStarters1764700000000,
+      PriceHistory1764800000000,
     ],
     entities: [
       companyEntity,
@@ -50,6 +52,8 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       partVersionEntity,
       photoEntity,
       priceItemEntity,
+      priceItemVersionEntity,
+      priceBatchEntity,
       quoteEntity,
       quoteCounterEntity,
       assemblyEntity,

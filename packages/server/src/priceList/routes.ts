@@ -1,15 +1,22 @@
 import { priceItemSchema, withoutPrices } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
+import { userEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
-import { priceItemEntity } from "./entity";
+import { priceItemEntity, priceItemVersionEntity } from "./entity";
+import { saveItems } from "./save";
 
 const answerSchema = z.object({ revision: z.int(), item: priceItemSchema }).meta({ id: "PriceItemRevision" });
 
 const changeSchema = z.object({ baseRevision: z.int().min(1), item: priceItemSchema }).meta({ id: "PriceItemChange" });
+
+const versionSchema = z
+  .object({ revision: z.int(), at: z.iso.datetime(), by: z.string(), item: priceItemSchema })
+  .meta({ id: "PriceItemVersion" });
+const MOST_VERSIONS = 200;
 
 export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
   endpoint({
@@ -39,9 +46,8 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: answerSchema,
     handle: ({ user, param, body }) =>
       inTransaction(dataSource, async (manager) => {
-        const items = manager.getRepository(priceItemEntity);
-        const where = { companyId: user.companyId, code: param("code") };
-        const row = await items.findOne({ where, lock: { mode: "pessimistic_write" } });
+        const { companyId } = user;
+        const row = await manager.getRepository(priceItemEntity).findOneBy({ companyId, code: param("code") });
         if (!row) throw notFound("item in the price list");
         if (body.item.code !== row.code) {
           const message = "An item keeps its code.";
@@ -50,11 +56,48 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
             problems: [{ code: "code-changed", path: "item.code", message }],
           });
         }
-        if (row.revision !== body.baseRevision) {
-          throw new HttpProblem(409, { current: { revision: row.revision, item: row.data } });
-        }
-        await items.save({ ...row, revision: row.revision + 1, data: body.item });
-        return { revision: row.revision + 1, item: body.item };
+        const saver = { companyId, userId: user.id, batchId: null, at: new Date() };
+        const [saved] = await saveItems(manager, [body], saver);
+        return { revision: saved?.revision ?? body.baseRevision + 1, item: body.item };
       }),
+  }),
+  endpoint({
+    method: "post",
+    path: "/price-list",
+    access: "sees-costs",
+    summary: "Make an item of the price list; 409 where there is one of its code",
+    status: 201,
+    body: z.object({ item: priceItemSchema }).meta({ id: "PriceItemToMake" }),
+    answer: answerSchema,
+    handle: ({ user, body }) =>
+      inTransaction(dataSource, async (manager) => {
+        const saver = { companyId: user.companyId, userId: user.id, batchId: null, at: new Date() };
+        await saveItems(manager, [{ baseRevision: 0, item: body.item }], saver);
+        return { revision: 1, item: body.item };
+      }),
+  }),
+  endpoint({
+    method: "get",
+    path: "/price-list/:code/history",
+    access: "sees-costs",
+    summary: "What an item was, newest first",
+    status: 200,
+    answer: z.object({ items: z.array(versionSchema) }),
+    handle: async ({ user, param }) => {
+      const { companyId } = user;
+      const where = { companyId, code: param("code") };
+      const versions = dataSource.getRepository(priceItemVersionEntity);
+      const rows = await versions.find({ where, order: { revision: "DESC" }, take: MOST_VERSIONS });
+      const users = await dataSource.getRepository(userEntity).findBy({ companyId });
+      const names = new Map(users.map(({ id, name }) => [id, name]));
+      return {
+        items: rows.filter(isKnown).map(({ revision, at, byUserId, data }) => ({
+          revision,
+          at: at.toISOString(),
+          by: names.get(byUserId ?? "") ?? "",
+          item: data,
+        })),
+      };
+    },
   }),
 ];
