@@ -3,7 +3,7 @@ import { LoadedPage } from "../src/components/LoadedPage";
 
 /** Not where a day begins: it stays out of the first load. */
 const Screen = lazy(() =>
-  import("../src/price/PriceListScreen").then(({ PriceListScreen }) => ({ default: PriceListScreen })),
+  import("../src/priceList/PriceListScreen").then(({ PriceListScreen }) => ({ default: PriceListScreen })),
 );
 
 export default function PriceList() {

@@ -130,6 +130,18 @@ export type JobChanges = z.infer<typeof jobChangesSchema>;
 
 export const priceRecordSchema = z.object({ revision: z.number(), item: recordOf(priceItemRecord) });
 export const priceListSchema = z.object({ items: knownOf(priceRecordSchema) });
+export const priceHistorySchema = z.object({
+  items: z.array(z.object({ revision: z.number(), at: z.string(), by: z.string(), item: recordOf(priceItemRecord) })),
+});
+export const priceBatchSchema = z.object({
+  id: z.string(),
+  fromWhere: z.string(),
+  at: z.string(),
+  by: z.string(),
+  itemCount: z.number(),
+  undoneAt: z.string().nullable(),
+});
+export type PriceBatch = z.infer<typeof priceBatchSchema>;
 export type PriceRecord = z.infer<typeof priceRecordSchema>;
 
 export const assemblyRecordSchema = z.object({

@@ -11,18 +11,19 @@ import {
   plainSet,
 } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
 import type { AssemblyRecord } from "../api/records";
 import { seesCosts, useSession } from "../api/session";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
+import { FileButton } from "../components/FileButton";
 import { PageBar } from "../components/PageBar";
 import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
-import { FileInput, Plus } from "../icons";
+import { Plus } from "../icons";
 import { useAssemblies } from "../job/rules";
 import { reckoner } from "../worker/reckoner";
 import { partWords } from "./ApplySheet";
@@ -205,11 +206,9 @@ function BringIn({ taken }: { readonly taken: readonly AssemblyRecord[] }) {
   const list = useAssemblies();
   // The file says which system it is of; until it is read, tables of either are looked up.
   const [imperial, metric] = [useCompanyTables("imperial"), useCompanyTables("metric")];
-  const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly FileProblem[]>();
-  const choose = async (file: File | undefined) => {
+  const choose = async (file: File) => {
     setProblems(undefined);
-    if (!file) return;
     const others = [...taken.map((each) => each.assembly), ...(list.data?.bases ?? [])];
     const read = await reckoner().readFile(await file.text(), others, [...imperial, ...metric]);
     if (!read.ok) {
@@ -222,18 +221,11 @@ function BringIn({ taken }: { readonly taken: readonly AssemblyRecord[] }) {
   };
   return (
     <View className="items-start gap-2">
-      <Button label="Bring in an assembly file" kind="quiet" icon={FileInput} onPress={() => input.current?.click()} />
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Bring in an assembly file"
+        name="Assembly file"
         accept="application/json,.json"
-        aria-label="Assembly file"
-        tabIndex={-1}
-        style={{ display: "none" }}
-        onChange={(event) => {
-          void choose(event.target.files?.[0]);
-          event.target.value = "";
-        }}
+        onFile={(file) => void choose(file)}
       />
       {problems ? (
         <View role="alert" className="gap-1">

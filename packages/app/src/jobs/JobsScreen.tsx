@@ -1,15 +1,16 @@
 import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
 import { type Href, Link, useRouter } from "expo-router";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
 import useSWR from "swr";
 import { type JobRecord, jobListSchema, type UnknownJob } from "../api/records";
 import { seesCosts, signOut, useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
+import { FileButton } from "../components/FileButton";
 import { Body, Faint, Strong, Title } from "../components/Text";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
-import { FileInput, LogOut, Plus } from "../icons";
+import { LogOut, Plus } from "../icons";
 import { type ImportFailure, ImportProblems, importJobFile } from "./importJob";
 
 const PER_PAGE = 50;
@@ -134,28 +135,19 @@ function StartBar() {
 
 function BringIn() {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [failure, setFailure] = useState<ImportFailure>();
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
+  const choose = async (file: File) => {
     const result = await importJobFile(file);
     if (typeof result === "string") router.push(`/jobs/${result}/measure` as Href);
     else setFailure(result);
   };
   return (
     <View className="items-start gap-2">
-      <Button label="Bring in a job file" kind="quiet" icon={FileInput} onPress={() => input.current?.click()} />
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Bring in a job file"
+        name="Job file"
         accept="application/json,.json"
-        aria-label="Job file"
-        tabIndex={-1}
-        style={{ display: "none" }}
-        onChange={(event) => {
-          void choose(event.target.files?.[0]);
-          event.target.value = "";
-        }}
+        onFile={(file) => void choose(file)}
       />
       {failure ? <ImportProblems failure={failure} /> : null}
     </View>

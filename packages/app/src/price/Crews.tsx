@@ -3,13 +3,13 @@ import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
 import { CommitField } from "../components/CommitField";
 import { Body, Faint, Title } from "../components/Text";
+import { Toggles } from "../components/Toggles";
 import { Plus, Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 import { FigureField } from "../measure/FigureField";
 import { newId } from "../sync/newId";
 import { amountProblem } from "./LabourRates";
 import { PercentField } from "./PercentField";
-import { Toggles } from "./Toggles";
 import { useChangePricing } from "./useChangePricing";
 
 /** Who works at which rate: a crew takes its trades, all others are at the usual rate. */

@@ -9,23 +9,27 @@ export function useSheet(ledger: readonly LedgerLine[], layout: WorksheetLayout,
   const [all, setAll] = useState<boolean>();
   const lines = useMemo(() => matching(ledger, search, items), [ledger, search, items]);
   const groups = useMemo(() => groupLedger(lines, keys), [lines, keys]);
-  // What is looked for is seen: groups that hold it are open.
+  const searching = search.trim() !== "";
+  // What is looked for is seen: groups that hold it are open. What is folded meanwhile is so while it is looked for.
+  const turnOf = useCallback((id: string) => (searching ? `?${id}` : id), [searching]);
   const isOpen = useCallback(
-    (id: string, depth: number) =>
-      (search.trim() !== "" || (all ?? (depth === 0 && keys.length > 1))) !== turned.has(id),
-    [search, all, turned, keys],
+    (id: string, depth: number) => (searching || (all ?? (depth === 0 && keys.length > 1))) !== turned.has(turnOf(id)),
+    [searching, all, turned, keys, turnOf],
   );
   const rows = useMemo<SheetRow[]>(
     () => (keys.length === 0 ? plainRows(lines, sort, items) : sheetRows(groups, { sort, isOpen, items })),
     [keys, lines, sort, items, groups, isOpen],
   );
-  const turn = useCallback((id: string) => {
-    setTurned((before) => {
-      const next = new Set(before);
-      if (!next.delete(id)) next.add(id);
-      return next;
-    });
-  }, []);
+  const turn = useCallback(
+    (id: string) => {
+      setTurned((before) => {
+        const next = new Set(before);
+        if (!next.delete(turnOf(id))) next.add(turnOf(id));
+        return next;
+      });
+    },
+    [turnOf],
+  );
   const turnAll = useCallback((open: boolean) => {
     setAll(open);
     setTurned(new Set());

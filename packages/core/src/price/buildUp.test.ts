@@ -124,6 +124,13 @@ describe("the build-up", () => {
     expectToAddUp(buildUp);
   });
 
+  it("says which items are retired, and prices them as before", () => {
+    const retired = starterPriceList.map((item) => (item.code === "nail/8d" ? { ...item, retired: true } : item));
+    const { buildUp } = reckonJob(job, walls, retired, library);
+    expect(buildUp.problems.map((each) => [each.code, each.path])).toEqual([["retired-item", "nail/8d"]]);
+    expect(buildUp.total).toBe(reckonJob(job, walls, starterPriceList, library).buildUp.total);
+  });
+
   it("of an empty job is zero throughout", () => {
     const { buildUp } = reckonJob(job, [], starterPriceList, library);
     expect(buildUp).toMatchObject({ cost: "0.00", total: "0.00", marginOnPricePercent: "0.0" });

@@ -83,6 +83,7 @@ export function buildUpJob({ counts, order, priceList, pricing, productivity, sy
       ...belowCost(profitMade, priceBeforeTax),
       ...steepTax(pricing),
       ...setOfGone(ledger, pricing),
+      ...retiredInUse(order, priceList),
     ],
   };
 }
@@ -135,4 +136,12 @@ function setOfGone(ledger: readonly LedgerLine[], { linesSet }: Pricing): Proble
   const which =
     gone === 1 ? "One rate or time set by hand is for a line" : `${gone} rates or times set by hand are for lines`;
   return [problem("set-of-gone-lines", "linesSet", `${which} counted no longer.`)];
+}
+
+/** It goes on being counted and priced; somebody may not be able to buy it. */
+function retiredInUse({ lines }: Order, priceList: readonly PriceItem[]): Problem[] {
+  const used = new Set(lines.map(({ itemCode }) => itemCode));
+  return priceList
+    .filter(({ retired, code }) => retired && used.has(code))
+    .map(({ code, name }) => problem("retired-item", code, `${name} is offered no longer, and this job needs it.`));
 }

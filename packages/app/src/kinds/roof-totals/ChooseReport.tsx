@@ -1,13 +1,13 @@
 import type { ReportTable } from "@wide-porch/core";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { View } from "react-native";
 import useSWR from "swr";
 import { ask } from "../../api/client";
 import { roofReportListSchema, roofReportSchema } from "../../api/records";
 import { Button } from "../../components/Button";
 import { Choice } from "../../components/Choice";
+import { FileButton } from "../../components/FileButton";
 import { Faint, Title, Warning } from "../../components/Text";
-import { FileInput } from "../../icons";
 import { reckoner } from "../../worker/reckoner";
 
 const SENT_AS = [
@@ -22,7 +22,6 @@ export function ChooseReport({ onRead }: Props) {
   const list = useSWR("/roof-reports", (path: string) => ask(roofReportListSchema, "GET", path));
   const [as, setAs] = useState<"json" | "csv">("json");
   const [problem, setProblem] = useState<string>();
-  const input = useRef<HTMLInputElement>(null);
   const read = async (text: () => Promise<string>) => {
     setProblem(undefined);
     try {
@@ -50,21 +49,13 @@ export function ChooseReport({ onRead }: Props) {
       ))}
       <Title level={3}>From a file</Title>
       <View className="flex-row">
-        <Button label="Read a CSV or JSON file" kind="quiet" icon={FileInput} onPress={() => input.current?.click()} />
+        <FileButton
+          label="Read a CSV or JSON file"
+          name="Report file"
+          accept=".csv,.json,text/csv,application/json"
+          onFile={(file) => void read(() => file.text())}
+        />
       </View>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.json,text/csv,application/json"
-        aria-label="Report file"
-        tabIndex={-1}
-        style={{ display: "none" }}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void read(() => file.text());
-          event.target.value = "";
-        }}
-      />
       {problem ? <Warning role="alert">{`${problem} Nothing was changed.`}</Warning> : null}
     </View>
   );

@@ -1,5 +1,5 @@
 import { Pressable, View } from "react-native";
-import { Faint, Strong } from "../components/Text";
+import { Faint, Strong } from "./Text";
 
 type Props = {
   readonly label: string;

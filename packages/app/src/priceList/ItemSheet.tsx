@@ -1,0 +1,86 @@
+import { ITEM_KINDS, type ItemKind, type PriceItem, priceItemSchema } from "@wide-porch/core";
+import { useState } from "react";
+import { View } from "react-native";
+import type { PriceRecord } from "../api/records";
+import { Button } from "../components/Button";
+import { Choice } from "../components/Choice";
+import { Sheet } from "../components/Sheet";
+import { Faint, Warning } from "../components/Text";
+import { TextField } from "../components/TextField";
+import { Copy } from "../icons";
+import { KIND_WORDS } from "../price/kindWords";
+import { ItemHistory } from "./ItemHistory";
+import { type Draft, draftOf, itemFromDraft, newDraft, TEXTS, type Wrong } from "./itemDraft";
+import { SoldBy } from "./SoldBy";
+import type { PriceList } from "./usePriceList";
+
+type Props = {
+  /** The item that is open; none where one is made anew. */
+  readonly record: PriceRecord | undefined;
+  readonly list: PriceList;
+  readonly onClose: () => void;
+};
+
+const KINDS = ITEM_KINDS.map((value: ItemKind) => ({ value, label: KIND_WORDS[value] }));
+const SYSTEMS = [
+  { value: "imperial", label: "Feet and inches" },
+  { value: "metric", label: "Metric" },
+] as const;
+
+/** Everything that is known of an item: changed, copied, retired, or made. */
+export function ItemSheet({ record, list, onClose }: Props) {
+  const [draft, setDraft] = useState<Draft>(() => (record ? draftOf(record.item) : newDraft()));
+  const [base, setBase] = useState(record);
+  const [wrong, setWrong] = useState<Wrong>({});
+  const [failure, setFailure] = useState<string>();
+  const set = (changed: Partial<Draft>) => setDraft((before) => ({ ...before, ...changed }));
+  const save = async (change: (item: PriceItem) => PriceItem = (item) => item) => {
+    const read = itemFromDraft(draft, base?.item);
+    setWrong(read.ok ? {} : read.wrong);
+    if (!read.ok) return;
+    const item = priceItemSchema.parse(change(read.item));
+    const problem = base ? await list.change(base, item) : await list.make(item);
+    setFailure(problem);
+    if (problem === undefined) onClose();
+  };
+  const copy = () => {
+    setBase(undefined);
+    set({ code: `${draft.code}/copy`, name: `${draft.name}, another` });
+  };
+  return (
+    <Sheet open onClose={onClose} title={base ? base.item.name : "A new item"}>
+      {base ? <Faint>{`Code ${base.item.code}`}</Faint> : null}
+      {TEXTS.filter(({ name }) => name !== "code" || !base).map(({ name, label, figure }) => (
+        <TextField
+          key={name}
+          label={label}
+          value={draft[name]}
+          onChangeText={(text) => set({ [name]: text })}
+          inputMode={figure ? "decimal" : "text"}
+          problem={wrong[name]}
+        />
+      ))}
+      <Choice label="Kind" options={KINDS} value={draft.kind} onChange={(kind) => set({ kind })} />
+      {base ? null : (
+        <Choice label="Measured in" options={SYSTEMS} value={draft.system} onChange={(system) => set({ system })} />
+      )}
+      <SoldBy draft={draft} wrong={wrong} onChange={set} />
+      {failure ? <Warning role="alert">{failure}</Warning> : null}
+      <View className="flex-row flex-wrap gap-2">
+        <Button label={base ? "Keep the changes" : "Make it"} onPress={() => void save()} />
+        {base ? <Button label="Copy it" kind="plain" icon={Copy} onPress={copy} /> : null}
+        {base ? (
+          <Button
+            label={base.item.retired ? "Offer it again" : "Retire it"}
+            kind="plain"
+            onPress={() => void save((item) => ({ ...item, retired: !item.retired }))}
+          />
+        ) : null}
+      </View>
+      {base?.item.retired === false ? (
+        <Faint>Retired, it is offered no longer, and stays in the jobs that have it.</Faint>
+      ) : null}
+      {base ? <ItemHistory code={base.item.code} /> : null}
+    </Sheet>
+  );
+}
