@@ -118,11 +118,12 @@ test("a wrong percentage is told and changes no price", async ({ page }) => {
   await field.press("Enter");
   await expect(page.getByText("“lots” is not part of a number.")).toBeVisible();
   await expect(page.getByTestId("price-total")).toHaveText(total.replace("\n", ""));
+  await page.getByRole("radio", { name: "Kind of cost: Plant" }).click();
   await page.getByLabel("What is it?").fill("Hired saw");
-  await page.getByLabel("Cost", { exact: true }).fill("-5");
+  await page.getByLabel("Cost of one", { exact: true }).fill("-5");
   await page.getByRole("button", { name: "Add this cost" }).click();
   await expect(page.getByText("An amount like 9.84", { exact: false })).toBeVisible();
-  await page.getByLabel("Cost", { exact: true }).fill("85");
+  await page.getByLabel("Cost of one", { exact: true }).fill("85");
   await page.getByRole("button", { name: "Add this cost" }).click();
   await expect(page.getByRole("button", { name: /^Plant/ })).toBeVisible();
 });

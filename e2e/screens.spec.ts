@@ -29,8 +29,12 @@ for (const colorScheme of ["light", "dark"] as const) {
       await expect(page.getByText("Give the job a name.")).toBeVisible();
       await axeFindsNothing(page, "new job with problems");
       await page.goto(`${address}/price-list`);
-      await expect(page.getByText("2 × 12 sawn softwood")).toBeVisible();
+      await expect(page.getByText("Door frame")).toBeVisible();
       await axeFindsNothing(page, "price list");
+      await page.getByRole("button", { name: "Open Door frame" }).click();
+      await expect(page.getByRole("heading", { name: "Its prices until now" })).toBeVisible();
+      await axeFindsNothing(page, "an item of the price list");
+      await page.getByRole("button", { name: "Close", exact: true }).click();
       await page.goto(`${address}/jobs`);
       await page.getByText("Lantern House: boot room", { exact: false }).click();
       await expect(page.getByRole("link", { name: /^Drying cupboard/ }).first()).toBeVisible();
@@ -129,6 +133,12 @@ for (const colorScheme of ["light", "dark"] as const) {
       await page.goto(`${job}/price`);
       await page.getByRole("button", { name: /^Materials/ }).click();
       await axeFindsNothing(page, "price");
+      await page.goto(`${job}/price/worksheet`);
+      await expect(page.getByText(/Materials/).first()).toBeVisible();
+      await axeFindsNothing(page, "worksheet");
+      await page.getByRole("button", { name: "Columns and layouts" }).click();
+      await axeFindsNothing(page, "columns of the worksheet");
+      await page.getByRole("button", { name: "Close", exact: true }).click();
       await page.goto(`${job}/quote`);
       await expect(
         page
@@ -156,7 +166,7 @@ test("crew see no costs anywhere", async ({ page, address }) => {
   await page.getByRole("radio", { name: "Show: Ordered" }).click();
   await expect(page.getByText("Structural panel", { exact: false })).toBeVisible();
   await expect(page.getByText("$")).toHaveCount(0);
-  for (const place of ["price", "quote"]) {
+  for (const place of ["price", "price/worksheet", "quote"]) {
     await page.goto(`${job}/${place}`);
     await expect(page.getByText("Costs are not shown here")).toBeVisible();
   }

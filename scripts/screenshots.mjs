@@ -98,7 +98,7 @@ async function phone(browser, address) {
   await page.waitForTimeout(1500);
   await take("roof");
   await page.goto(`${address}/price-list`);
-  await page.getByText("2 × 12 sawn softwood").waitFor();
+  await page.getByText("Door frame").waitFor();
   await take("price-list");
 }
 
@@ -112,10 +112,11 @@ async function wide(browser, address) {
   await page.goto(`${job}/measure/plan?storey=Ground`);
   await page.getByRole("heading", { name: "Plan of Ground" }).waitFor();
   await take("plan-wide");
-  await page.goto(`${job}/measure`);
-  await page.getByRole("link", { name: /^House wall/ }).click();
-  await page.getByTestId("live-count").waitFor();
-  await take("wall-wide");
+  await page.goto(`${job}/price/worksheet`);
+  await page.getByText("Boarding (").first().click();
+  await page.getByText("Joint compound").first().click();
+  await page.getByText("How it was counted").waitFor();
+  await take("worksheet-wide");
   await page.goto(`${job}/count`);
   await page
     .getByRole("button", { name: /^Headers/ })
