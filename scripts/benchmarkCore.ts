@@ -1,16 +1,22 @@
 import {
+  buildUpJob,
   countJob,
   countPart,
   feet,
+  groupLedger,
+  guessPriceMatch,
+  type LedgerKey,
   measured,
   newRoofEdge,
   newRoofFeature,
+  orderJob,
   partContext,
   type Roof,
   type RoofFeature,
+  readPrices,
   roofKind,
 } from "@wide-porch/core/reckoning";
-import { library } from "@wide-porch/library";
+import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import { HyperFormula } from "hyperformula";
 import { house, houseWall, OPENINGS, WALLS } from "./largeHouse";
 
@@ -156,3 +162,64 @@ for (const [edges, withDormers, aim] of [
     aim,
   );
 }
+
+/** Ledger and price of the house with a roof after one of its walls changed, and the worksheet grouped another way. */
+function benchmarkLedger(): void {
+  const pricing = starterCompanySettings.pricing;
+  const whole = [...house(), steppedRoof(12, 0.5, true)];
+  const walls = Array.from({ length: ROUNDS }, (_, round) => houseWall(7, feet(20) + round * 25_400_000));
+  const [first, ...others] = countJob(whole, "imperial", library);
+  if (!first) return;
+  const rounds = walls.map((wall) => {
+    const counts = [countPart(wall, "imperial", library), ...others];
+    const order = orderJob(
+      counts.flatMap((count) => count.lines),
+      starterPriceList,
+      "imperial",
+    );
+    return { counts, order, priceList: starterPriceList, pricing, system: "imperial" as const };
+  });
+  const [start] = rounds;
+  if (!start) return;
+  const { ledger } = buildUpJob(start);
+  report(
+    `ledger and price of ${counts.length + 1} parts, ${ledger.length} lines, one part changed`,
+    times((round) => rounds[round] && buildUpJob(rounds[round])),
+    15,
+  );
+  const keys: readonly LedgerKey[][] = [
+    ["trade", "part"],
+    ["kind", "trade"],
+    ["storey", "phase", "item"],
+  ];
+  const many = Array.from({ length: Math.ceil(10_000 / ledger.length) }, () => ledger)
+    .flat()
+    .slice(0, 10_000);
+  report(
+    "10,000 lines of a worksheet grouped another way",
+    times((round) => groupLedger(many, keys[round % 3] ?? [])),
+    100,
+  );
+}
+benchmarkLedger();
+
+/** A supplier's list of 20,000 items against a price list of as many. */
+function benchmarkPrices(): void {
+  const [item] = starterPriceList.filter(({ buying }) => buying.by === "each");
+  if (!item) return;
+  const priceList = Array.from({ length: 20_000 }, (_, index) => ({ ...item, code: `item/${index}` }));
+  const columns = ["Code", "Name", "Price", "Supplier"];
+  const rows = priceList.map(({ code }, index) => [code, item.name, (index / 100 + 1).toFixed(2), "Elsewhere"]);
+  const match = guessPriceMatch(columns);
+  const taken = Array.from({ length: 10 }, () => {
+    const from = performance.now();
+    readPrices({ columns, rows }, match, { priceList, system: "imperial", today: "2026-12-01" });
+    return performance.now() - from;
+  });
+  report(
+    "a file of 20,000 prices and what it would change",
+    taken.toSorted((a, b) => a - b),
+    2000,
+  );
+}
+benchmarkPrices();

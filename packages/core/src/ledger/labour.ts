@@ -24,6 +24,46 @@ export const hoursOfWork = ({ counted, hoursPerUnit, percent }: Work): Big =>
 /** The cost of so many hours, rounded at the line. */
 const costOf = (hours: Big, rate: string): Money => toMoney(hours.times(rate));
 
+type Known = {
+  readonly work: Work;
+  readonly rate: string;
+  readonly crew: string;
+  readonly what: string;
+  readonly ledger: LedgerLine;
+};
+const known = new WeakMap<CountLine, Known>();
+
+const sameWork = (a: Work, b: Work): boolean =>
+  a.counted === b.counted && a.unit === b.unit && a.hoursPerUnit === b.hoursPerUnit && a.percent === b.percent;
+
+/** The same line, worked on in the same way, is not worked out twice. */
+function labourLine(line: CountLine, work: Work, rate: string, crew: string, what: string): LedgerLine {
+  const before = known.get(line);
+  if (before && before.rate === rate && before.crew === crew && before.what === what && sameWork(before.work, work))
+    return before.ledger;
+  const exact = hoursOfWork(work);
+  const hours = exact.toString();
+  const cost = costOf(exact, rate);
+  const ledger: LedgerLine = {
+    ...asCounted(line),
+    id: `labour/${line.id}`,
+    kind: "labour",
+    itemCode: "",
+    task: line.labourTask ?? "",
+    crew,
+    what,
+    quantity: hours,
+    unitName: "h",
+    rate,
+    cost,
+    hours,
+    work,
+    shares: shareOf(line, cost),
+  };
+  known.set(line, { work, rate, crew, what, ledger });
+  return ledger;
+}
+
 /** A line for each count line that somebody has to work on. */
 export function labourLines(lines: readonly CountLine[], costing: Costing, productivity: Productivity): LedgerLine[] {
   const tasks = new Map(costing.tasks.map((task) => [task.id, task]));
@@ -31,27 +71,9 @@ export function labourLines(lines: readonly CountLine[], costing: Costing, produ
     if (line.quantity === 0 || (line.unit !== "hour" && !line.labourTask)) return [];
     const work = workOf(line, tasks, productivity);
     if (!work) return [];
-    const hours = hoursOfWork(work);
-    const { labourTask = "" } = line;
+    const task = line.unit === "hour" ? undefined : tasks.get(line.labourTask ?? "");
+    const crew = crewOf(costing, line.trade);
     const rate = hourOfTrade(costing, line.trade);
-    const cost = costOf(hours, rate);
-    return [
-      {
-        ...asCounted(line),
-        id: `labour/${line.id}`,
-        kind: "labour",
-        itemCode: "",
-        task: labourTask,
-        crew: crewOf(costing, line.trade)?.name ?? "",
-        what: line.unit === "hour" ? line.description : (tasks.get(labourTask)?.name ?? line.description),
-        quantity: hours.toString(),
-        unitName: "h",
-        rate,
-        cost,
-        hours: hours.toString(),
-        work,
-        shares: shareOf(line, cost),
-      },
-    ];
+    return [labourLine(line, work, rate, crew?.name ?? "", task?.name ?? line.description)];
   });
 }

@@ -26,7 +26,7 @@ export type WorksheetLayout = z.infer<typeof worksheetLayoutSchema>;
 export const MOST_LAYOUTS = 30;
 
 const WIDTHS: Partial<Record<LedgerColumn, number>> = {
-  what: 320,
+  what: 250,
   quantity: 90,
   unit: 80,
   rate: 100,

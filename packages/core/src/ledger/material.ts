@@ -1,7 +1,7 @@
 import Big from "big.js";
 import type { CountLine } from "../count/records";
 import { allowanceOf, type Order, type PriceItem } from "../order";
-import { allocateMoney, type MeasuringSystem, type Money, sumMoney, toMoney } from "../units";
+import { allocateMoney, lessMoney, type MeasuringSystem, type Money, sumMoney, toMoney } from "../units";
 import { type LedgerLine, type LineShare, OF_NO_PART } from "./ledgerLine";
 import { type OwnMaterial, ownMaterial } from "./ownMaterial";
 import { saidQuantity } from "./saidQuantity";
@@ -119,8 +119,8 @@ function sharedBy(own: readonly LedgerLine[], cost: Money): LineShare[] {
 
 /** What is bought, or allowed, beyond what lines use by themselves: shared by those that use it. Less than nothing where cutting together spared some. */
 function restOf({ name, whole, own, ...line }: Rest): LedgerLine[] {
-  const cost = toMoney(new Big(whole).minus(sumMoney(own.map((each) => each.cost))));
-  if (new Big(cost).eq(0)) return [];
+  const cost = lessMoney(whole, sumMoney(own.map((each) => each.cost)));
+  if (cost === "0.00") return [];
   const shares = sharedBy(own, cost);
   const spared = cost.startsWith("-");
   return [
@@ -144,8 +144,7 @@ const common = (lines: readonly LedgerLine[], key: "trade" | "phase" | "supplier
   return first && lines.every((line) => line[key] === first[key]) ? first[key] : "";
 };
 
-function restOfItem(item: PriceItem, own: readonly LedgerLine[], order: Order): LedgerLine[] {
-  const bought = order.lines.filter((line) => line.itemCode === item.code);
+function restOfItem(item: PriceItem, own: readonly LedgerLine[], bought: Order["lines"]): LedgerLine[] {
   const whole = bought.reduce(
     (sum, { unitPrice, quantity }) => sum.plus(new Big(unitPrice ?? 0).times(quantity)),
     new Big(0),
@@ -212,9 +211,11 @@ export function materialLines(
     if (own) own.push(made);
     else byItem.set(item, [made]);
   }
+  const bought = new Map<string, Order["lines"][number][]>();
+  for (const line of order.lines) bought.set(line.itemCode, [...(bought.get(line.itemCode) ?? []), line]);
   return [
     ...ledger,
-    ...[...byItem].flatMap(([item, own]) => restOfItem(item, own, order)),
+    ...[...byItem].flatMap(([item, own]) => restOfItem(item, own, bought.get(item.code) ?? [])),
     ...restsOfAllowances(order, supplied),
   ];
 }

@@ -109,8 +109,9 @@ const typedLines = (ledger: readonly LedgerLine[]): CostLine[] =>
 
 /** What rates set by hand change of what is bought: the order is what it is. */
 function setLines(ledger: readonly LedgerLine[]): CostLine[] {
-  return ledger.flatMap(({ id, kind, what, partName, quantity, unitName, cost, before }): CostLine[] => {
-    if (!before || kind === "labour") return [];
+  const set = ledger.filter(({ before, kind }) => before !== undefined && kind !== "labour");
+  return set.flatMap(({ id, kind, what, partName, quantity, unitName, cost, before }): CostLine[] => {
+    if (!before) return [];
     const difference = toMoney(new Big(cost).minus(before.cost));
     const description = `Rate set by hand: ${what}, ${partName}`;
     return [{ id: `set/${id}`, kind, description, quantity, unitName, unitCost: null, cost: difference }];

@@ -1,6 +1,5 @@
-import Big from "big.js";
 import { isOwn, type LedgerLine } from "../ledger/records";
-import { allocateMoney, type Money, sumMoney, toMoney } from "../units";
+import { allocateMoney, lessMoney, type Money, sumMoney } from "../units";
 import type { Adjusted } from "./adjusted";
 import { kindCostsOf, withoutCosts } from "./kindCosts";
 import type { Pricing } from "./pricing";
@@ -60,10 +59,10 @@ export function partPrices(
   const rows = rowsOf(parts, ledger);
   const own = rows.map((row) => {
     if (row.own.length === 0) return "0.00";
-    return toMoney(new Big(price).minus(stepsOf(withoutCosts(costs, kindCostsOf(row.own)), pricing).price));
+    return lessMoney(price, stepsOf(withoutCosts(costs, kindCostsOf(row.own)), pricing).price);
   });
   const owned = own.map(Number);
-  const together = toMoney(new Big(price).minus(sumMoney(own)));
+  const together = lessMoney(price, sumMoney(own));
   const shared = allocateMoney(
     together,
     firstThatWeighs(
@@ -80,7 +79,8 @@ export function partPrices(
 
 /** What each row has of the kinds that a typed price changes, by how much each kind is changed. */
 function adjustWeights(rows: readonly Row[], adjusted: Adjusted | undefined): number[] {
-  const byKind = adjusted?.byKind ?? [];
+  if (!adjusted) return [];
+  const { byKind } = adjusted;
   return rows.map((row) => {
     const costs = kindCostsOf(row.own);
     return byKind.reduce((sum, { kind, before, difference }) => {

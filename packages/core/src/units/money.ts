@@ -8,8 +8,32 @@ export const roundMoney = (amount: Big): Big => amount.round(2, Big.roundHalfUp)
 
 export const toMoney = (amount: Big): Money => roundMoney(amount).toFixed(2);
 
-export const sumMoney = (amounts: readonly Money[]): Money =>
-  toMoney(amounts.reduce((sum, amount) => sum.plus(amount), new Big(0)));
+/** Whole cents, exact however many there are; what is finer is rounded. */
+export const centsOf = (amount: Money): bigint =>
+  amount.at(-3) === "." ? BigInt(amount.replace(".", "")) : BigInt(roundMoney(new Big(amount)).times(100).toFixed(0));
+
+export function moneyOfCents(cents: bigint): Money {
+  const digits = (cents < 0n ? -cents : cents).toString().padStart(3, "0");
+  return `${cents < 0n ? "-" : ""}${digits.slice(0, -2)}.${digits.slice(-2)}`;
+}
+
+/** Below this whole cents are exact as plain numbers, and many thousands of them still are when added. */
+const PLAIN_CENTS = 1e10;
+
+/** Exact, whatever the amounts; plain numbers where they are that too, as most are. */
+export function sumMoney(amounts: readonly Money[]): Money {
+  let sum = 0;
+  for (const amount of amounts) {
+    const cents = Math.round(Number(amount) * 100);
+    if (Math.abs(cents) > PLAIN_CENTS || amount.at(-3) !== ".")
+      return moneyOfCents(amounts.reduce((all, each) => all + centsOf(each), 0n));
+    sum += cents;
+  }
+  return moneyOfCents(BigInt(sum));
+}
+
+/** One amount less another. */
+export const lessMoney = (amount: Money, less: Money): Money => moneyOfCents(centsOf(amount) - centsOf(less));
 
 /** A price times a quantity, rounded at the line. */
 export const priceTimes = (price: string, quantity: number | string): Money => toMoney(new Big(price).times(quantity));
@@ -17,31 +41,36 @@ export const priceTimes = (price: string, quantity: number | string): Money => t
 /** `percentOf("250.00", "20")` → `"50.00"`. */
 export const percentOf = (amount: Money, percent: string): Money => toMoney(new Big(amount).times(percent).div(100));
 
+/** Shares are kept as so many of these parts of one: finer than any remainder that could matter. */
+const RATIO_BITS = 53n;
+const RATIO_ONE = 2 ** Number(RATIO_BITS);
+
 /**
  * Shares a total over weights so that the shares add up to it to the cent: each share is rounded down and the cents
  * left over go to the largest remainders. All to the first when no weight is above zero.
  */
 export function allocateMoney(total: Money, weights: readonly number[]): Money[] {
   if (weights.length === 0) return [];
-  const cents = new Big(total).times(100).round(0);
+  const cents = centsOf(total);
   const sum = weights.reduce((a, b) => a + b, 0);
-  if (sum <= 0) return weights.map((_, index) => (index === 0 ? toMoney(new Big(total)) : "0.00"));
+  if (sum <= 0) return weights.map((_, index) => (index === 0 ? moneyOfCents(cents) : "0.00"));
+  const size = cents < 0n ? -cents : cents;
   // The share first, as a plain number: weights so small that they have no digits left would lose cents otherwise.
-  const exact = weights.map((weight) => cents.times(weight / sum));
-  const floors = exact.map((share) => share.round(0, Big.roundDown));
-  const left = cents.minus(floors.reduce((a, b) => a.plus(b), new Big(0))).toNumber();
+  const exact = weights.map((weight) => size * BigInt(Math.round((weight / sum) * RATIO_ONE)));
+  const shares = exact.map((share) => share >> RATIO_BITS);
+  let left = size - shares.reduce((a, b) => a + b, 0n);
   const byRemainder = exact
-    .map((share, index) => ({
-      index,
-      remainder: share
-        .minus(floors[index] ?? 0)
-        .abs()
-        .toNumber(),
-    }))
-    .sort((a, b) => b.remainder - a.remainder || a.index - b.index);
-  const step = left < 0 ? -1 : 1;
-  const extra = new Set(byRemainder.slice(0, Math.abs(left)).map((entry) => entry.index));
-  return floors.map((share, index) => toMoney(share.plus(extra.has(index) ? step : 0).div(100)));
+    .map((share, index) => ({ index, remainder: BigInt.asUintN(Number(RATIO_BITS), share) }))
+    .sort((a, b) => (a.remainder === b.remainder ? a.index - b.index : a.remainder > b.remainder ? -1 : 1));
+  const step = left < 0n ? -1n : 1n;
+  for (const { index } of byRemainder) {
+    if (left === 0n) break;
+    shares[index] = (shares[index] ?? 0n) + step;
+    left -= step;
+  }
+  // Beyond any real amount ratios are too coarse for the last cents: they are the first one's.
+  shares[0] = (shares[0] ?? 0n) + left;
+  return shares.map((share) => moneyOfCents(cents < 0n ? -share : share));
 }
 
 /** `$1,298.70`, `£1,298.70`: the job's currency, in plain English notation. */
