@@ -65,6 +65,26 @@ test("an item is made and a file of prices read: two wrong rows are said, the re
   await expect(page.getByText(/Nothing in the price list matches/)).toBeVisible();
 });
 
+test("a supplier is asked, and one of its prices taken and taken back", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await page.goto(`${address}/price-list`);
+  await page.getByRole("button", { name: "Ask a supplier" }).click();
+  await page.getByRole("button", { name: /^Fellside Truss Works/ }).click();
+  await expect(page.getByText(/^\d+ changed, \d+ as it was$/)).toBeVisible();
+  await page.getByRole("button", { name: "Choose none" }).click();
+  await expect(page.getByRole("button", { name: "Take 0 items" })).toBeDisabled();
+  await page.getByRole("dialog").getByRole("checkbox").first().click();
+  await page.getByRole("button", { name: "Take 1 item" }).click();
+  await expect(page.getByText(/1 items? .* taken out of Fellside Truss Works/)).toBeVisible();
+  await page.getByRole("button", { name: "More" }).click();
+  await page.getByRole("button", { name: "Taken out of files" }).click();
+  await page
+    .getByRole("button", { name: /^Take back Fellside/ })
+    .first()
+    .click();
+  await expect(page.getByText("It is taken back.")).toBeVisible();
+});
+
 test("a crew, a worksheet regrouped, an item swapped over the job, a line typed, and a total typed and taken back", async ({
   page,
   browser,

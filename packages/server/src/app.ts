@@ -26,6 +26,7 @@ import { roofReportEndpoints } from "./roofReports/routes";
 import { AttemptStore } from "./sessions/attemptStore";
 import { sessionEndpoints } from "./sessions/routes";
 import { readSession, requireCsrfToken, requireSignedIn } from "./sessions/signedIn";
+import { supplierEndpoints } from "./suppliers/routes";
 import { worksheetEndpoints } from "./worksheet/routes";
 
 const WRONG_SIGN_INS = 10;
@@ -41,7 +42,7 @@ const PHOTO_PATH = /^\/jobs\/[^/]+\/photos\/[^/]+$/;
 
 export const allEndpoints = (
   dataSource: DataSource,
-  config: Pick<Config, "demo" | "secureCookies" | "roofReports">,
+  config: Pick<Config, "demo" | "secureCookies" | "roofReports" | "suppliers">,
 ): Endpoint[] => [
   ...sessionEndpoints(dataSource, config),
   ...jobEndpoints(dataSource),
@@ -54,6 +55,7 @@ export const allEndpoints = (
   ...assemblyEndpoints(dataSource),
   ...roofReportEndpoints(dataSource, config),
   ...worksheetEndpoints(dataSource),
+  ...supplierEndpoints(config),
 ];
 
 const placeOf = (request: Request): string => ipKeyGenerator(request.ip ?? "");

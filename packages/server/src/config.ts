@@ -14,6 +14,8 @@ const configSchema = z.object({
   WIDE_PORCH_DEMO: z.enum(["0", "1"]).default("0"),
   /** Address of the service that measures roofs; the small stand-in that ships with the app where there is none. */
   WIDE_PORCH_ROOF_REPORTS: z.url().optional(),
+  /** Address of the service by which suppliers send their prices; the small stand-in that ships with the app where there is none. */
+  WIDE_PORCH_SUPPLIERS: z.url().optional(),
   WIDE_PORCH_SECURE_COOKIES: z.enum(["0", "1"]).default("0"),
   LOG_LEVEL: z.enum(["fatal", "error", "warn", "info", "debug", "silent"]).default("info"),
 });
@@ -25,6 +27,7 @@ export type Config = {
   readonly webFolder: string | undefined;
   readonly demo: boolean;
   readonly roofReports: string | undefined;
+  readonly suppliers: string | undefined;
   readonly secureCookies: boolean;
   readonly logLevel: string;
 };
@@ -45,6 +48,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     webFolder: read.WIDE_PORCH_WEB,
     demo: read.WIDE_PORCH_DEMO === "1",
     roofReports: read.WIDE_PORCH_ROOF_REPORTS,
+    suppliers: read.WIDE_PORCH_SUPPLIERS,
     secureCookies: read.WIDE_PORCH_SECURE_COOKIES === "1",
     logLevel: read.LOG_LEVEL,
   };

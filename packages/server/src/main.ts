@@ -3,6 +3,7 @@ import { createApp } from "./app";
 import { readConfig } from "./config";
 import { alone, createDataSource } from "./database/dataSource";
 import { loadDemo } from "./demo/load";
+import { forkSuppliers } from "./standIns/forkSuppliers";
 import { startRoofReports } from "./standIns/roofReports";
 
 /** Requests under way get this long to finish once the server is told to stop. */
@@ -20,7 +21,12 @@ async function main(): Promise<void> {
     if (config.demo) await loadDemo(dataSource);
   });
   const standIn = config.roofReports === undefined ? await startRoofReports() : undefined;
-  const services = { ...config, roofReports: config.roofReports ?? standIn?.address };
+  const suppliers = config.suppliers === undefined ? await forkSuppliers() : undefined;
+  const services = {
+    ...config,
+    roofReports: config.roofReports ?? standIn?.address,
+    suppliers: config.suppliers ?? suppliers?.address,
+  };
   const server = createApp(dataSource, services, logger).listen(config.port, config.host, () => {
     const address = server.address();
     const port = typeof address === "object" && address ? address.port : config.port;
@@ -36,6 +42,7 @@ async function main(): Promise<void> {
   const stop = (): void => {
     server.close(() => void dataSource.destroy());
     void standIn?.stop();
+    void suppliers?.stop();
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), LAST_ANSWERS_MS).unref();
   };

@@ -51,6 +51,7 @@ export { default as Square } from "lucide-react-native/dist/esm/icons/square";
 export { default as Stamp } from "lucide-react-native/dist/esm/icons/stamp";
 export { default as Tags } from "lucide-react-native/dist/esm/icons/tags";
 export { default as Trash2 } from "lucide-react-native/dist/esm/icons/trash-2";
+export { default as Truck } from "lucide-react-native/dist/esm/icons/truck";
 export { default as Undo2 } from "lucide-react-native/dist/esm/icons/undo-2";
 export { default as Unlink } from "lucide-react-native/dist/esm/icons/unlink";
 export { default as X } from "lucide-react-native/dist/esm/icons/x";

@@ -11,11 +11,12 @@ import { TextField } from "../components/TextField";
 import { Toggles } from "../components/Toggles";
 import { Pending } from "../components/Waiting";
 import { TableButtons } from "../export/TableButtons";
-import { ChevronLeft, History, Plus } from "../icons";
+import { ChevronLeft, History, Plus, Truck } from "../icons";
 import { ImportSheet } from "./ImportSheet";
 import { ItemCard } from "./ItemCard";
 import { ItemSheet } from "./ItemSheet";
 import { readPriceFile } from "./readFile";
+import { SupplierSheet } from "./SupplierSheet";
 import { TakenSheet } from "./TakenSheet";
 import { usePriceList } from "./usePriceList";
 
@@ -24,6 +25,7 @@ const RETIRED = "Show retired ones";
 type OpenSheet =
   | { readonly is: "item"; readonly code: string | undefined }
   | { readonly is: "file"; readonly name: string; readonly table: PriceRows }
+  | { readonly is: "suppliers" }
   | { readonly is: "taken" };
 
 /** What things cost to buy: found, made, changed, and read from files. Crew see what is stocked, without prices. */
@@ -87,6 +89,7 @@ export function PriceListScreen() {
             kind="plain"
             onFile={(file) => void readFile(file)}
           />
+          <Button label="Ask a supplier" kind="plain" icon={Truck} onPress={() => setSheet({ is: "suppliers" })} />
           <Button label={more ? "Less" : "More"} kind="quiet" onPress={() => setMore(!more)} />
         </View>
       ) : null}
@@ -157,6 +160,9 @@ export function PriceListScreen() {
             void list.reload();
           }}
         />
+      ) : null}
+      {sheet?.is === "suppliers" ? (
+        <SupplierSheet onClose={close} onRead={(name, table) => setSheet({ is: "file", name, table })} />
       ) : null}
       {sheet?.is === "taken" ? <TakenSheet onClose={close} onUndone={() => void list.reload()} /> : null}
     </View>

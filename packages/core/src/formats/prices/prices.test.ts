@@ -114,6 +114,20 @@ describe("a file of prices", () => {
     expect(only(["t", "", "5.00"]).words.join("")).toContain("sold in several lengths");
   });
 
+  it("knows an item by its supplier's code, where that is one item's and not several'", () => {
+    const own = { ...screws, supplierCode: "OF-1007" };
+    const twice = ["a", "b"].map((code) => itemOf(code, { by: "each", price: "1.00" }, { supplierCode: "OF-1" }));
+    const rows = [
+      ["OF-1007", "", "9.90"],
+      ["OF-1", "Other", "2.00"],
+    ];
+    const changes = readPrices({ columns, rows }, match, { ...known, priceList: [own, ...twice] });
+    expect(changes.map(({ code, status }) => [code, status])).toEqual([
+      ["screw/4", "changed"],
+      ["OF-1", "new"],
+    ]);
+  });
+
   it("leaves what its columns do not say, and never takes a lasting field away", () => {
     const { after } = only(["screw/4", "", "9.90"]);
     expect(after).toEqual({ ...screws, priceDate: today, buying: { ...screws.buying, price: "9.90" } });

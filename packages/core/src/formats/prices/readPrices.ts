@@ -237,14 +237,28 @@ function changeOf(
   };
 }
 
+/** A code as we know it; where we do not, by what the supplier calls one of our items and no other. */
+function codesBySupplier(
+  priceList: readonly PriceItem[],
+  items: ReadonlyMap<string, PriceItem>,
+): (typed: string) => string {
+  const bySupplier = new Map<string, string | undefined>();
+  for (const { code, supplierCode } of priceList)
+    if (supplierCode !== "") bySupplier.set(supplierCode, bySupplier.has(supplierCode) ? undefined : code);
+  return (typed) => (items.has(typed) ? typed : (bySupplier.get(typed) ?? typed));
+}
+
 const codeSchema = z.string().min(1).max(80);
 
 /** Rows that are read, and those that are not. */
-function sortOut(rows: readonly Row[]): { readonly read: ReadRow[]; readonly refused: Refusal[] } {
+function sortOut(
+  rows: readonly Row[],
+  codeOf: (typed: string) => string,
+): { readonly read: ReadRow[]; readonly refused: Refusal[] } {
   const read: ReadRow[] = [];
   const refused: Refusal[] = [];
   for (const row of rows) {
-    const code = row.get("code");
+    const code = codeOf(row.get("code"));
     const refuse = (why: string) => refused.push({ row: row.number, code, why });
     if (!codeSchema.safeParse(code).success) {
       refuse(code === "" ? "there is no code" : "its code is longer than 80 letters");
@@ -286,7 +300,8 @@ type Known = { readonly priceList: readonly PriceItem[]; readonly system: Measur
 /** What a file of prices would change, item by item in the order of the file, and each row that is not read. Nothing is changed by it. */
 export function readPrices(table: PriceRows, match: PriceMatch, { priceList, system, today }: Known): PriceChange[] {
   const items = new Map(priceList.map((item) => [item.code, item]));
-  const { read, refused } = sortOut(rowsOf(table, match));
+  const codeOf = codesBySupplier(priceList, items);
+  const { read, refused } = sortOut(rowsOf(table, match), codeOf);
   const currency = mainCurrency(read);
   const byCode = new Map<string, ReadRow[]>();
   for (const each of read) {
