@@ -184,6 +184,35 @@ test("a crew, a worksheet regrouped, an item swapped over the job, a line typed,
   await expect(page.getByText("Less than 100 % of the price.")).toBeVisible();
 });
 
+test("the job beside what was quoted: why it comes to more, cause by cause", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "Quoted and changed");
+  await addPart(page, "Stud wall by itself");
+  await enter(page, "Length", "16'");
+  await closePad(page);
+  await place(page, "Quote");
+  await page.getByRole("button", { name: "Issue this quote" }).click();
+  await expect(page.getByText("Issued", { exact: true })).toBeVisible();
+  await place(page, "Measure");
+  await page.getByRole("link", { name: /^Wall 1/ }).click();
+  await page.getByRole("button", { name: /^Length: / }).click();
+  await enter(page, "Length", "20'");
+  await closePad(page);
+  await place(page, "Price");
+  await page.getByLabel("Markup on labour, percent").fill("40");
+  await page.getByLabel("Markup on labour, percent").press("Enter");
+  await saved(page);
+  await page.getByRole("button", { name: /^Compare with / }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByText("Dimensions")).toBeVisible();
+  const amounts = (await dialog.getByText(/^[+−-]?\$[\d,.]+$/).allTextContents()).map(money);
+  // As quoted, five causes, and now: they add up.
+  const [from = 0, ...others] = amounts;
+  const causes = others.slice(0, 5);
+  expect(causes.reduce((sum, each) => sum + each, from)).toBeCloseTo(others[5] ?? 0, 2);
+  expect(causes.map((each) => each > 0)).toEqual([true, false, false, false, true]);
+});
+
 test("crew see neither the worksheet's figures nor what items cost", async ({ page, address }) => {
   await signIn(page, address, JUNO);
   await page.goto(`${address}/price-list`);

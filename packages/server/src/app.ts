@@ -21,6 +21,7 @@ import { partEndpoints } from "./parts/routes";
 import { photoEndpoints } from "./photos/routes";
 import { priceBatchEndpoints } from "./priceList/batches";
 import { priceListEndpoints } from "./priceList/routes";
+import { quoteInputEndpoints } from "./quotes/inputs";
 import { quoteEndpoints } from "./quotes/routes";
 import { roofReportEndpoints } from "./roofReports/routes";
 import { AttemptStore } from "./sessions/attemptStore";
@@ -49,6 +50,7 @@ export const allEndpoints = (
   ...partEndpoints(dataSource),
   ...photoEndpoints(dataSource),
   ...quoteEndpoints(dataSource),
+  ...quoteInputEndpoints(dataSource),
   ...priceListEndpoints(dataSource),
   ...priceBatchEndpoints(dataSource),
   ...jobFileEndpoints(dataSource),

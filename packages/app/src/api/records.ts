@@ -3,6 +3,7 @@ import {
   jobRecord,
   jobSchema,
   type Part,
+  partSchema,
   priceItemRecord,
   quoteDocumentRecord,
   readPart,
@@ -186,6 +187,14 @@ export const quoteRecordSchema = z.object({
   document: recordOf(quoteDocumentRecord),
 });
 export type QuoteRecord = z.infer<typeof quoteRecordSchema>;
+/** What an issued quote was made from. */
+export const quoteInputsSchema = z.object({
+  job: recordOf(jobRecord),
+  parts: z.array(partSchema),
+  priceList: z.array(recordOf(priceItemRecord)),
+  assemblies: z.array(recordOf(assemblyRecord)),
+  standard: recordOf(standardRecord).nullable(),
+});
 export const quoteListSchema = z.object({ items: knownOf(quoteRecordSchema) });
 
 export const partHistorySchema = z.object({

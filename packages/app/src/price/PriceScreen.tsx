@@ -4,6 +4,7 @@ import { Strong } from "../components/Text";
 import { Waiting } from "../components/Waiting";
 import { useJob } from "../job/JobContext";
 import { useWide } from "../theme/useWide";
+import { Compare } from "./Compare";
 import { CostToPrice } from "./CostToPrice";
 import { Crews } from "./Crews";
 import { Extras } from "./Extras";
@@ -37,6 +38,7 @@ export function PriceScreen() {
             <Strong className="text-pine underline">Open the price list</Strong>
           </Link>
         </View>
+        <Compare />
         <Options options={buildUp.options ?? []} />
         <Extras pricing={pricing} />
         <LabourRates pricing={pricing} />

@@ -3,14 +3,17 @@ import {
   type AssemblyFileResult,
   type AssemblyProblem,
   type AssemblyTable,
+  type Comparison,
   type CountLine,
   type CutList,
   type CutProgress,
   type CutSettings,
+  compareEstimates,
   countAndOrder,
   countOf,
   countPart,
   cutInSteps,
+  type Estimate,
   type ExampleResult,
   type HouseStandard,
   type Job,
@@ -59,6 +62,13 @@ export type Trial = {
 /** What a page's jobs are counted by, and priced from. */
 export type Learnt = { readonly rules?: Rules; readonly priceList?: readonly PriceItem[] };
 
+/** Everything that a price follows from, as an issued quote keeps it. */
+export type PricedBy = Rules & {
+  readonly job: Job;
+  readonly parts: readonly Part[];
+  readonly priceList: readonly PriceItem[];
+};
+
 type Page = {
   readonly counts: CountCache;
   readonly cuts: CutCache;
@@ -75,6 +85,13 @@ type Page = {
 const pages = new Map<string, Page>();
 
 const libraryWith = ({ assemblies, standard }: Rules): Library => ({ ...starters, assemblies, standard });
+
+const estimateOf = ({ job, parts, priceList, ...rules }: PricedBy): Estimate => ({
+  job,
+  parts,
+  priceList,
+  library: libraryWith(rules),
+});
 
 function pageOf(name: string): Page {
   const page = pages.get(name) ?? {
@@ -120,6 +137,10 @@ const reckoner = {
     const priced = orderAndPrice(counted.job, counted.counts, priceList, library, { cut: cuts.cut });
     cuts.settle();
     return { ...priced, counts: counts.all(counted.counts) };
+  },
+  /** What a job comes to beside what it came to by other figures, rules and prices, and why. */
+  compare(from: PricedBy, to: PricedBy): Comparison {
+    return compareEstimates(estimateOf(from), estimateOf(to));
   },
   /** A count by other rules than the page's, to compare with. */
   countBy(job: DeviceJob, parts: readonly Part[], rules: Rules): CountLine[] {

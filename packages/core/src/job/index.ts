@@ -1,2 +1,3 @@
+export * from "./compare";
 export * from "./reckonJob";
 export * from "./records";

@@ -1,4 +1,5 @@
 export * from "./companySettings";
+export type { Cause, CauseShare, Comparison } from "./compare";
 export * from "./draftQuote";
 export * from "./lineChanges";
 export * from "./migrations";

@@ -5,6 +5,8 @@ import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
 import SwaggerParser from "@apidevtools/swagger-parser";
 import { jobFileJsonSchema } from "@wide-porch/core";
+import { reckonJob } from "@wide-porch/core/reckoning";
+import { library as starterLibrary } from "@wide-porch/library";
 import Ajv2020 from "ajv/dist/2020";
 import { type Agent, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
 
@@ -224,5 +226,18 @@ describe("the API's description", () => {
         "/jobs/{jobId}/quotes/{quoteId}/pdf",
       ]),
     );
+  });
+});
+
+describe("what an issued quote was made from", () => {
+  it("is answered as it was, whatever the price list and the job are now", async () => {
+    const { jobId: id } = await jobWithWall();
+    const juno = await server.signedInAs("juno@fernhollow.example");
+    const { body: issued } = await issue(id).expect(201);
+    const { body } = await ros.get(`/api/v1/jobs/${id}/quotes/${issued.id}/inputs`).expect(200);
+    const library = { ...starterLibrary, assemblies: body.assemblies, standard: body.standard ?? undefined };
+    expect(reckonJob(body.job, body.parts, body.priceList, library).buildUp.total).toBe(issued.document.total);
+    await juno.get(`/api/v1/jobs/${id}/quotes/${issued.id}/inputs`).expect(403);
+    await ros.get(`/api/v1/jobs/${id}/quotes/${randomUUID()}/inputs`).expect(404);
   });
 });
