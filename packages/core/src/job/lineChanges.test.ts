@@ -1,6 +1,6 @@
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches } from "../units";
-import { draftQuote, type Job, jobChangesSchema, reckonJob, startJob, withoutRates } from "./index";
+import { draftQuote, type Job, jobChangesSchema, reckonJob, startJob, withoutRates, withPartsRenamed } from "./index";
 
 const start = { title: "T", customerName: "C", site: "S", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
@@ -158,5 +158,29 @@ describe("rates and hours set by hand", () => {
     expect(
       jobChangesSchema.safeParse({ lineChanges: { a: { supply: { by: "allowance", rate: "-1" } } } }).success,
     ).toBe(false);
+  });
+});
+
+describe("a job whose parts get other ids", () => {
+  it("keeps what was chosen line by line: it comes to the same price", () => {
+    const studs = lineOf(STUD).id;
+    const labour = plain.buildUp.ledger.find(({ kind, partId }) => kind === "labour" && partId === "b")?.id ?? "";
+    const chosen: Job = {
+      ...job,
+      lineChanges: { [studs]: { supply: { by: "allowance", rate: "9.00" } } },
+      swaps: [{ from: STUD, to: OTHER, partId: "b" }],
+      pricing: { ...job.pricing, linesSet: { [labour]: { hours: "40" } } },
+    };
+    const fresh = (id: string) => `new-${id}`;
+    const moved = walls.map((each) => ({ ...each, id: fresh(each.id) }));
+    const there = reckonJob(withPartsRenamed(chosen, fresh), moved, starterPriceList, library).buildUp;
+    const here = reckonJob(chosen, walls, starterPriceList, library).buildUp;
+    expect([there.total, there.problems]).toEqual([here.total, here.problems]);
+    expect(here.total).not.toBe(plain.buildUp.total);
+    // Without their new names the choices would be of no effect, and that would be said.
+    const lost = reckonJob(chosen, moved, starterPriceList, library).buildUp;
+    expect(lost.problems.map(({ code }) => code)).toEqual(
+      expect.arrayContaining(["changes-of-gone-lines", "set-of-gone-lines"]),
+    );
   });
 });

@@ -120,3 +120,26 @@ export const withoutRates = (lineChanges: LineChoices["lineChanges"]): Record<st
       change.supply?.by === "allowance" ? { ...change, supply: { by: "allowance" as const, rate: "0" } } : change,
     ]),
   );
+
+const renamedKeys = <T>(record: Readonly<Record<string, T>>, rename: (id: string) => string): Record<string, T> =>
+  Object.fromEntries(Object.entries(record).map(([id, value]) => [rename(id), value]));
+
+type Chosen = LineChoices & { readonly pricing: { readonly linesSet: Readonly<Record<string, unknown>> } };
+
+/** What was chosen line by line, for the same parts under other ids: a line's id begins with its part's, in the ledger after what kind of line it is. */
+export function withPartsRenamed<T extends Chosen>(job: T, renamed: (partId: string) => string): T {
+  const line = (id: string): string => {
+    const [partId = "", ...rest] = id.split("/");
+    return [renamed(partId), ...rest].join("/");
+  };
+  const ofLedger = (id: string): string => {
+    const [kind = "", ...rest] = id.split("/");
+    return [kind, line(rest.join("/"))].join("/");
+  };
+  return {
+    ...job,
+    lineChanges: renamedKeys(job.lineChanges, line),
+    swaps: job.swaps.map((swap) => ({ ...swap, partId: swap.partId === null ? null : renamed(swap.partId) })),
+    pricing: { ...job.pricing, linesSet: renamedKeys(job.pricing.linesSet, ofLedger) },
+  };
+}

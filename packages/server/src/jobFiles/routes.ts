@@ -11,6 +11,7 @@ import {
   readJobFile,
   renameParts,
   settlePart,
+  withPartsRenamed,
 } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
@@ -119,13 +120,15 @@ export async function importJob(
     ...part,
     photos: renamed(part.photos),
   }));
+  const partIds = new Map(result.file.parts.map(({ id }, index) => [id, parts[index]?.id ?? id]));
   const withPictures = <T extends { readonly pictures: readonly Photo[] }>(quote: T) => ({
     ...quote,
     pictures: renamed(quote.pictures),
   });
   return inTransaction(dataSource, async (manager) => {
     const brought = await bringAlong(manager, companyId, userId, result.file);
-    const row = await insertJob(manager, companyId, { ...brought.job, quote: withPictures(brought.job.quote) });
+    const job = withPartsRenamed(brought.job, (id) => partIds.get(id) ?? id);
+    const row = await insertJob(manager, companyId, { ...job, quote: withPictures(job.quote) });
     const author = { userId, at: new Date() };
     for (const part of parts) await insertPart(manager, row, { id: part.id, data: brought.part(part) }, author);
     for (const { stored } of result.unknownParts) await insertPart(manager, row, asItIs(stored), author);
