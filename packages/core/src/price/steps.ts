@@ -22,8 +22,6 @@ export type Steps = {
   readonly kinds: readonly KindTotal[];
   readonly cost: Money;
   readonly escalation: Money;
-  /** What a cost rises by in all those months, in percent; by kind. */
-  readonly risePercent: Readonly<Record<CostKind, string>>;
   readonly overhead: Step;
   readonly contingency: Step;
   /** Everything the job costs: what markup and margin are reckoned against. */
@@ -40,8 +38,11 @@ export const riseOf = (percentAMonth: string, months: number): Big =>
   new Big(percentAMonth).div(100).plus(1).pow(months).minus(1);
 
 function kindTotal(kind: CostKind, cost: Money, { escalation, markupPercent }: Pricing): KindTotal {
-  const rise = toMoney(riseOf(escalation.percentAMonth[kind], escalation.months).times(cost));
   const percent = markupPercent[kind];
+  // Most kinds cost most parts nothing, and most work starts soon: steps are worked out once for each part.
+  if (cost === "0.00") return { kind, cost, escalation: cost, markupPercent: percent, markup: cost };
+  const { months, percentAMonth } = escalation;
+  const rise = months === 0 ? "0.00" : toMoney(riseOf(percentAMonth[kind], months).times(cost));
   return { kind, cost, escalation: rise, markupPercent: percent, markup: percentOf(sumMoney([cost, rise]), percent) };
 }
 
@@ -79,20 +80,10 @@ export function stepsOf(costs: KindCosts, pricing: Pricing): Steps {
   const discount = less(profited, pricing.discountPercent);
   const discounted = sumMoney([profited, discount.amount]);
   const promptPayment = promptPaymentOn(discounted, pricing.promptPayment);
-  const { months, percentAMonth } = pricing.escalation;
-  const rise = (kind: CostKind) => riseOf(percentAMonth[kind], months).times(100).toFixed(2, Big.roundHalfUp);
   return {
     kinds,
     cost,
     escalation,
-    risePercent: {
-      material: rise("material"),
-      plant: rise("plant"),
-      subcontract: rise("subcontract"),
-      sundry: rise("sundry"),
-      labour: rise("labour"),
-      allowance: rise("allowance"),
-    },
     overhead,
     contingency,
     fullCost,
