@@ -10,6 +10,7 @@ import {
   countSpots,
   enter,
   expect,
+  openLanternHouse,
   place,
   ROS,
   saved,
@@ -276,7 +277,7 @@ test("Lantern House is counted by the library's assemblies; one is changed in th
   ).toBeVisible();
 
   await page.goto(`${address}/jobs`);
-  await page.getByText("Lantern House: boot room", { exact: false }).click();
+  await openLanternHouse(page);
   await page.getByRole("link", { name: "1 assembly has a newer version: see what would change" }).click();
   await page.getByRole("button", { name: /^See what version \d+ of Partition would change$/ }).click();
   await expect(page.getByText("1 quantity would change")).toBeVisible();
@@ -325,7 +326,7 @@ test("an assembly leaves as a file and comes back; a broken one gives the line a
 
 test("the framing stands in 3D: storeys, roles, and a piece's line", async ({ page, address }) => {
   await signIn(page, address, ROS);
-  await page.getByText("Lantern House: boot room", { exact: false }).click();
+  await openLanternHouse(page);
   await place(page, "Count");
   await page.getByRole("radio", { name: "Show: 3D" }).click();
   const model = page.getByRole("img", { name: /^The model in 3D, \d+ pieces$/ });
@@ -379,7 +380,7 @@ test("a line's pieces are seen in 3D, with what they belong to said, and nothing
   address,
 }) => {
   await signIn(page, address, ROS);
-  await page.getByText("Lantern House: boot room", { exact: false }).click();
+  await openLanternHouse(page);
   await place(page, "Count");
   await page.getByLabel("Find an item, a part or a place").fill("sheathing");
   await line(page, /^Structural panels|^Sheathing/).click();

@@ -1,3 +1,4 @@
+import ExcelJS from "exceljs";
 import {
   addPart,
   backToParts,
@@ -5,6 +6,7 @@ import {
   enter,
   expect,
   JUNO,
+  openLanternHouse,
   place,
   ROS,
   saved,
@@ -155,6 +157,24 @@ test("a crew, a worksheet regrouped, an item swapped over the job, a line typed,
   await expect(sheet.getByText("$122.40")).toBeVisible();
   await expect(sheet.getByText("$552.00")).toBeVisible();
 
+  // The file of it, read by another program: its costs add up to the cost.
+  await page.getByLabel("Find a line").fill("");
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Download the worksheet as XLSX" }).click(),
+  ]);
+  const book = new ExcelJS.Workbook();
+  await book.xlsx.readFile(await download.path());
+  const costs =
+    book.worksheets[0]?.getColumn(11).values.filter((value): value is number => typeof value === "number") ?? [];
+  const shown = money(
+    await page
+      .getByText(/^\$[\d,]+\.\d\d$/)
+      .first()
+      .textContent(),
+  );
+  expect(costs.reduce((sum, cost) => sum + cost, 0)).toBeCloseTo(shown, 2);
+
   await page.getByRole("link", { name: "To the price" }).click();
   const reckoned = money(await total.textContent());
   const wanted = page.getByRole("textbox", { name: "Total to pay wanted" });
@@ -220,7 +240,7 @@ test("crew see neither the worksheet's figures nor what items cost", async ({ pa
   await expect(page.getByRole("button", { name: "Make an item" })).toHaveCount(0);
   await expect(page.getByRole("textbox", { name: /^8d common nails/ })).toHaveCount(0);
   await page.goto(`${address}/jobs`);
-  await page.getByText("Lantern House").click();
+  await openLanternHouse(page);
   await page.goto(`${page.url().replace(/\/measure.*/, "")}/price/worksheet`);
   await expect(page.getByText(/[$£]\s?\d/)).toHaveCount(0);
 });

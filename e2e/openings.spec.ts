@@ -5,6 +5,7 @@ import {
   closePad,
   enter,
   expect,
+  openLanternHouse,
   place,
   ROS,
   saved,
@@ -165,7 +166,7 @@ test("the cut list is printed as a paper of its own: every bar, and nothing to p
   address,
 }, testInfo) => {
   await signIn(page, address, ROS);
-  await page.getByText("Lantern House", { exact: false }).first().click();
+  await openLanternHouse(page);
   await place(page, "Count");
   await page.getByRole("radio", { name: "Show: Cut list" }).click();
   await expect(page.getByRole("button", { name: "Print" })).toBeVisible();

@@ -2,7 +2,7 @@ import { execFileSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { addPart, enter, expect, place, ROS, saved, signIn, startJob, test } from "./support/app";
+import { addPart, enter, expect, openLanternHouse, place, ROS, saved, signIn, startJob, test } from "./support/app";
 import { freePort, runStartCommand } from "./support/startCommand";
 
 test("entries outlive a reload, a killed server and no signal", async ({ page }) => {
@@ -60,10 +60,7 @@ test("an entry made without signal survives a reload before it is sent", async (
 
 test("a job leaves as a file and comes back; a broken one changes nothing", async ({ page, address }) => {
   await signIn(page, address, ROS);
-  await page
-    .getByText(/Lantern House/)
-    .first()
-    .click();
+  await openLanternHouse(page);
   const downloading = page.waitForEvent("download");
   await page.getByRole("button", { name: "Download the job as a file" }).click();
   const file = JSON.parse(readFileSync(await (await downloading).path(), "utf8"));

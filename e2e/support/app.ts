@@ -28,6 +28,13 @@ export async function signIn(page: Page, address: string, person: RegExp): Promi
   await expect(page.getByRole("heading", { name: "Jobs" })).toBeVisible();
 }
 
+/** The demo job, wherever jobs of other tests have pushed it in the list. */
+export async function openLanternHouse(page: Page): Promise<void> {
+  const title = "Lantern House: boot room and wrap-around porch";
+  await page.getByLabel("Find a job by its name, customer or site").fill(title);
+  await page.getByText(title, { exact: true }).first().click();
+}
+
 export const ROS = /Ros Adeyemi-Lund/;
 export const JUNO = /Juno Vale/;
 

@@ -1,6 +1,6 @@
 import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
 import { type Href, Link, useRouter } from "expo-router";
-import { useState } from "react";
+import { useDeferredValue, useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
 import useSWR from "swr";
 import { type JobRecord, jobListSchema, type UnknownJob } from "../api/records";
@@ -8,24 +8,26 @@ import { seesCosts, signOut, useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
 import { FileButton } from "../components/FileButton";
 import { Body, Faint, Strong, Title } from "../components/Text";
+import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
 import { LogOut, Plus } from "../icons";
 import { type ImportFailure, ImportProblems, importJobFile } from "./importJob";
 
 const PER_PAGE = 50;
-const jobsKey = (page: number): string => `/jobs?page=${page}`;
+/** The server looks for no more. */
+const MOST_LETTERS = 160;
+const jobsKey = (page: number, find: string): string =>
+  `/jobs?page=${page}${find === "" ? "" : `&find=${encodeURIComponent(find)}`}`;
 
 export function JobsScreen() {
   const session = useSession().data;
   const [page, setPage] = useState(1);
-  const jobs = useSWR(
-    jobsKey(page),
-    () => askKept(jobListSchema, `${jobsKey(page)}&perPage=${PER_PAGE}`, jobsKey(page)),
-    {
-      keepPreviousData: true,
-    },
-  );
+  const [typed, setTyped] = useState("");
+  // What is still being typed is not asked for letter by letter.
+  const find = useDeferredValue(typed.trim().slice(0, MOST_LETTERS));
+  const key = jobsKey(page, find);
+  const jobs = useSWR(key, () => askKept(jobListSchema, `${key}&perPage=${PER_PAGE}`, key), { keepPreviousData: true });
   if (!session) return null;
   const mayStart = seesCosts(session);
   return (
@@ -53,9 +55,17 @@ export function JobsScreen() {
             </Link>
           </View>
         </View>
+        <TextField
+          label="Find a job by its name, customer or site"
+          value={typed}
+          onChangeText={(text) => {
+            setTyped(text);
+            setPage(1);
+          }}
+        />
         {jobs.data ? (
           <>
-            <JobList jobs={jobs.data.items} mayStart={mayStart} />
+            <JobList jobs={jobs.data.items} mayStart={mayStart} find={find} />
             <UnknownJobs jobs={jobs.data.unknown} />
           </>
         ) : (
@@ -79,7 +89,10 @@ export function JobsScreen() {
   );
 }
 
-function JobList({ jobs, mayStart }: { jobs: readonly JobRecord[]; mayStart: boolean }) {
+type ListProps = { readonly jobs: readonly JobRecord[]; readonly mayStart: boolean; readonly find: string };
+
+function JobList({ jobs, mayStart, find }: ListProps) {
+  if (jobs.length === 0 && find !== "") return <Body>{`No job has “${find}”.`}</Body>;
   if (jobs.length === 0) {
     return <Body>{mayStart ? "No jobs yet. Start one: a name and a customer are enough." : "No jobs yet."}</Body>;
   }

@@ -87,6 +87,27 @@ describe("jobs", () => {
   });
 });
 
+describe("the list of jobs", () => {
+  it("is searched by every word in name, customer and site, whatever the capitals; signs are no patterns", async () => {
+    const titles = async (find: string, who = ros): Promise<string[]> => {
+      const { body } = await who.get(`/api/v1/jobs?find=${encodeURIComponent(find)}`).expect(200);
+      return body.items.map((each: { job: { title: string } }) => each.job.title);
+    };
+    await ros
+      .post("/api/v1/jobs")
+      .send({ ...NEW_JOB, title: "100 % lime render", site: "Under_hill" })
+      .expect(201);
+    expect(await titles("LIME under_hill")).toEqual(["100 % lime render"]);
+    expect(await titles("100 %")).toEqual(["100 % lime render"]);
+    expect(await titles("lime nowhere")).toEqual([]);
+    expect(await titles("Underxhill")).toEqual([]);
+    expect(await titles("\\")).toEqual([]);
+    expect(await titles("lantern")).toContain("Lantern House: boot room and wrap-around porch");
+    expect((await titles("")).length).toBeGreaterThan(1);
+    await ros.get(`/api/v1/jobs?find=${"x".repeat(161)}`).expect(422);
+  });
+});
+
 describe("crew", () => {
   it("see what to build and what to order, and no cost anywhere", async () => {
     const id = await lanternHouse();

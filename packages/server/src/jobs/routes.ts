@@ -29,7 +29,14 @@ import { allPartsOf, changeNumberOf, jobOf, lockJob, partsOf, partsSince } from 
 const pageSchema = z.object({
   page: z.coerce.number().int().min(1).max(100_000).default(1),
   perPage: z.coerce.number().int().min(1).max(100).default(50),
+  /** Words that a job's name, customer or site has, each of them somewhere. */
+  find: z.string().trim().max(160).default(""),
 });
+
+/** What a person types is no pattern: a percent sign is one. */
+const literally = (word: string): string => word.replace(/[\\%_]/g, "\\$&");
+const SEARCHED =
+  "CONCAT_WS(' ', JSON_VALUE(job.data, '$.title'), JSON_VALUE(job.data, '$.customerName'), JSON_VALUE(job.data, '$.site'))";
 
 const changesSchema = jobFieldsSchema.strict();
 
@@ -73,13 +80,19 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 200,
     query: pageSchema,
     answer: z.object({ items: z.array(jobAnswerSchema), total: z.int(), page: z.int(), perPage: z.int() }),
-    handle: async ({ user, query: { page, perPage } }) => {
-      const [rows, total] = await dataSource.getRepository(jobEntity).findAndCount({
-        where: { companyId: user.companyId },
-        order: { updatedAt: "DESC", id: "ASC" },
-        skip: (page - 1) * perPage,
-        take: perPage,
-      });
+    handle: async ({ user, query: { page, perPage, find } }) => {
+      const { companyId } = user;
+      const found = dataSource.getRepository(jobEntity).createQueryBuilder("job").where({ companyId });
+      const words = find.split(/\s+/).filter(Boolean);
+      for (const [index, word] of words.entries())
+        found.andWhere(`${SEARCHED} COLLATE utf8mb4_unicode_ci LIKE :word${index}`, {
+          [`word${index}`]: `%${literally(word)}%`,
+        });
+      const [rows, total] = await found
+        .orderBy({ "job.updatedAt": "DESC", "job.id": "ASC" })
+        .skip((page - 1) * perPage)
+        .take(perPage)
+        .getManyAndCount();
       return { items: rows.map((row) => jobAnswer(row, user.role)), total, page, perPage };
     },
   }),
