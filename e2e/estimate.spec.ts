@@ -43,6 +43,7 @@ test("an item is made and a file of prices read: two wrong rows are said, the re
   await page.getByLabel("Category", { exact: true }).fill("Own things");
   await page.getByLabel("Price", { exact: true }).fill("11.25");
   await page.getByRole("button", { name: "Make it" }).click();
+  await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.getByLabel(/^Find an item/).fill(`bracket ${own}`);
   await expect(page.getByRole("textbox", { name: `Bracket ${own}, Each` })).toHaveValue("11.25");
 

@@ -1,7 +1,7 @@
 import { type PriceRows, priceTable } from "@wide-porch/core";
 import { useRouter } from "expo-router";
-import { useMemo, useState } from "react";
-import { FlatList, View } from "react-native";
+import { useCallback, useMemo, useState } from "react";
+import { ScrollView, View } from "react-native";
 import { seesCosts, useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
 import { FileButton } from "../components/FileButton";
@@ -21,6 +21,8 @@ import { TakenSheet } from "./TakenSheet";
 import { usePriceList } from "./usePriceList";
 
 const ALL = "";
+/** A list of tens of thousands is looked through by its words, not by scrolling. */
+const AT_ONCE = 60;
 const RETIRED = "Show retired ones";
 type OpenSheet =
   | { readonly is: "item"; readonly code: string | undefined }
@@ -40,6 +42,8 @@ export function PriceListScreen() {
   const [said, setSaid] = useState<string>();
   const [done, setDone] = useState("");
   const [more, setMore] = useState(false);
+  const [most, setMost] = useState(AT_ONCE);
+  const openItem = useCallback((code: string) => setSheet({ is: "item", code }), []);
   const { items } = list;
   const categories = useMemo(
     () => [...new Set(items?.map(({ item }) => item.category))].filter(Boolean).toSorted(),
@@ -66,7 +70,7 @@ export function PriceListScreen() {
   };
   const close = () => setSheet(undefined);
   const head = (
-    <View className="gap-4 pb-4">
+    <View className="gap-4">
       <TextField label="Find an item, a supplier or a code" value={search} onChangeText={setSearch} />
       <Picker
         label="Category"
@@ -128,21 +132,25 @@ export function PriceListScreen() {
         <Title>Price list</Title>
       </View>
       <View role="main" className="min-h-0 flex-1">
-        <FlatList
-          data={shown ?? []}
-          keyExtractor={({ item }) => item.code}
-          ListHeaderComponent={head}
-          contentContainerClassName="mx-auto w-full max-w-3xl gap-5 p-4 pb-10"
-          initialNumToRender={20}
-          renderItem={({ item: record }) => (
+        <ScrollView className="min-h-0 flex-1" contentContainerClassName="mx-auto w-full max-w-3xl gap-5 p-4 pb-10">
+          {head}
+          {shown?.slice(0, most).map((record) => (
             <ItemCard
+              key={record.item.code}
               record={record}
               editable={editable}
               change={list.change}
-              onOpen={(code) => setSheet({ is: "item", code })}
+              onOpen={openItem}
             />
-          )}
-        />
+          ))}
+          {shown && shown.length > most ? (
+            <Button
+              label={`Show more of ${shown.length}`}
+              kind="plain"
+              onPress={() => setMost((before) => before + AT_ONCE)}
+            />
+          ) : null}
+        </ScrollView>
       </View>
       {sheet?.is === "item" ? (
         <ItemSheet record={items?.find(({ item }) => item.code === sheet.code)} list={list} onClose={close} />
