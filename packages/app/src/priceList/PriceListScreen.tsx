@@ -163,7 +163,7 @@ export function PriceListScreen() {
           onTaken={(batch) => {
             close();
             setDone(
-              `${batch.itemCount} items were taken out of ${batch.fromWhere}. It can be taken back under “Taken out of files”.`,
+              `${batch.itemCount} ${batch.itemCount === 1 ? "item was" : "items were"} taken out of ${batch.fromWhere}. It can be taken back under “Taken out of files”.`,
             );
             void list.reload();
           }}

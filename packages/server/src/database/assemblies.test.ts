@@ -66,7 +66,7 @@ describe("a database from before assemblies", () => {
       choices: { sheathed: true },
     });
     expect(jobSchema.parse(await read("job"))).toMatchObject({
-      schemaVersion: 4,
+      schemaVersion: 5,
       standard: null,
       quote: { pictures: [] },
       cutting: { yard: [] },
