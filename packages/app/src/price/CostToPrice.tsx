@@ -70,7 +70,7 @@ export function CostToPrice({ buildUp, pricing }: Props) {
           amount={say(buildUp.escalation)}
         />
       ) : null}
-      {percentStep("overhead", "Overhead on cost")}
+      {percentStep("overhead", `Overhead ${onWords(pricing.overhead.on)}`)}
       {percentStep("contingency", "Contingency")}
       {buildUp.kinds
         .filter((total) => total.cost !== "0.00")
@@ -89,7 +89,7 @@ export function CostToPrice({ buildUp, pricing }: Props) {
             }
           />
         ))}
-      {percentStep("profit", "Profit on all of it")}
+      {percentStep("profit", `Profit ${onWords(pricing.profit.on)}`)}
       <Step
         name="Discount"
         amount={say(buildUp.discount.amount)}
@@ -162,19 +162,24 @@ export function CostToPrice({ buildUp, pricing }: Props) {
   );
 }
 
+/** What a step is of, in its name. */
+const onWords = (on: StepBase): string => (on === "cost" ? "on cost" : "on all before it");
+
 const BASE_WORDS: Readonly<Record<OnBase, string>> = {
   overhead: "Overhead is",
   contingency: "Contingency is",
   profit: "Profit is",
 };
 
+const percentWords = (percent: string): string => `${percent.replace("-", "−")} %`;
+
 /** Both ways of saying the same profit, always named. */
 function Profit({ buildUp }: { readonly buildUp: BuildUp }) {
   const wide = useWide();
   const { record } = useJob("record");
   const figures = [
-    ["Markup, on cost", `${buildUp.markupOnCostPercent} %`],
-    ["Margin, on price", `${buildUp.marginOnPricePercent} %`],
+    ["Markup, on cost", percentWords(buildUp.markupOnCostPercent)],
+    ["Margin, on price", percentWords(buildUp.marginOnPricePercent)],
     ["Profit", formatMoney(buildUp.profitMade, record.job.currency)],
   ] as const;
   return (

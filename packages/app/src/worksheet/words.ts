@@ -1,4 +1,4 @@
-import type { LedgerColumn, LedgerGroup, LedgerKey, LedgerLine } from "@wide-porch/core";
+import type { LedgerColumn, LedgerGroup, LedgerKey } from "@wide-porch/core";
 import { KIND_WORDS } from "../price/kindWords";
 
 export const COLUMN_WORDS: Readonly<Record<LedgerColumn, string>> = {
@@ -68,6 +68,3 @@ export function valueWords(key: LedgerKey, value: string, items: ReadonlyMap<str
 
 export const groupWords = ({ key, value }: LedgerGroup, items: ReadonlyMap<string, string>): string =>
   valueWords(key, value, items);
-
-/** `0.046`, `3.40`: an amount in the job's currency with as many places as it has. */
-export const rateWords = ({ rate }: LedgerLine): string => rate ?? "";

@@ -59,6 +59,27 @@ export const priceItemSchema = z.object({
 });
 export type PriceItem = z.infer<typeof priceItemSchema>;
 
+/** Something of which no more is known than its code and how it is sold. */
+export const newPriceItem = (
+  code: string,
+  system: PriceItem["system"],
+  buying: PriceItem["buying"] = { by: "each", price: null },
+): PriceItem => ({
+  schemaVersion: 2,
+  code,
+  name: "",
+  system,
+  kind: "material",
+  category: "",
+  supplier: "",
+  supplierCode: "",
+  priceDate: null,
+  massKg: null,
+  retired: false,
+  wastePercent: 0,
+  buying,
+});
+
 export const priceItemRecord: RecordKind<PriceItem> = {
   name: "Item of the price list",
   schema: priceItemSchema,

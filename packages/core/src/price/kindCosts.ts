@@ -1,4 +1,4 @@
-import { COST_KINDS, type CostKind } from "../ledger/records";
+import type { CostKind } from "../ledger/records";
 import { lessMoney, type Money, sumMoney } from "../units";
 import type { KindCosts } from "./steps";
 
@@ -28,6 +28,3 @@ export const mapKinds = (value: (kind: CostKind) => Money): KindCosts => ({
 /** Costs without some of them. */
 export const withoutCosts = (all: KindCosts, gone: KindCosts): KindCosts =>
   mapKinds((kind) => (gone[kind] === "0.00" ? all[kind] : lessMoney(all[kind], gone[kind])));
-
-export const NO_COSTS: KindCosts = mapKinds(() => "0.00");
-export const isNothing = (costs: KindCosts): boolean => COST_KINDS.every((kind) => costs[kind] === "0.00");

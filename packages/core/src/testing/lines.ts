@@ -1,5 +1,5 @@
 import type { CountLine } from "../count";
-import type { PriceItem } from "../order";
+import { newPriceItem, type PriceItem } from "../order";
 import type { Nanometres } from "../units";
 
 let made = 0;
@@ -37,19 +37,8 @@ type Stock = readonly (readonly [lengthNm: Nanometres, price: string | null])[];
 
 /** Something sold, for a test. */
 export const itemOf = (code: string, buying: PriceItem["buying"], more: Partial<PriceItem> = {}): PriceItem => ({
-  schemaVersion: 2,
-  code,
+  ...newPriceItem(code, "imperial", buying),
   name: code,
-  system: "imperial",
-  kind: "material",
-  category: "",
-  supplier: "",
-  supplierCode: "",
-  priceDate: null,
-  massKg: null,
-  retired: false,
-  wastePercent: 0,
-  buying,
   ...more,
 });
 

@@ -1,5 +1,12 @@
 import { z } from "zod";
-import { amountSchema, ITEM_KINDS, type ItemKind, type PriceItem, priceItemSchema } from "../../order/priceItem";
+import {
+  amountSchema,
+  ITEM_KINDS,
+  type ItemKind,
+  newPriceItem,
+  type PriceItem,
+  priceItemSchema,
+} from "../../order/priceItem";
 import { formatLength, type MeasuringSystem, parseLength } from "../../units";
 import type { PriceField, PriceMatch } from "./columns";
 import { readCount, readDate, readPrice } from "./readFigure";
@@ -89,18 +96,6 @@ function withPrice(buying: Sold | undefined, row: Row, price: string, system: Me
   return { ok: true, buying: { by: "length", stock: stockWith(buying?.stock ?? [], parsed.value, price) } };
 }
 
-const NEW_ITEM = {
-  schemaVersion: 2,
-  kind: "material",
-  category: "",
-  supplier: "",
-  supplierCode: "",
-  priceDate: null,
-  massKg: null,
-  retired: false,
-  wastePercent: 0,
-} as const;
-
 /** The texts of a row in the place of an item's own; a column that is not in the file, or an empty cell, leaves what is there. */
 function withTexts(item: PriceItem, row: Row): PriceItem {
   const kind = row.get("kind").toLowerCase();
@@ -147,13 +142,7 @@ function itemFrom(
     if (!priced && !before) return { ok: false, why: "it is new and has no price" };
     const sold = priced ? withPrice(item?.buying, row, priced.price, before?.system ?? system) : undefined;
     if (sold && !sold.ok) return { ok: false, why: sold.why };
-    const base: PriceItem = item ?? {
-      ...NEW_ITEM,
-      code: first.code,
-      name: row.get("name"),
-      system,
-      buying: { by: "each", price: null },
-    };
+    const base: PriceItem = item ?? newPriceItem(first.code, system);
     item = withTexts({ ...base, buying: sold?.buying ?? base.buying, priceDate: priced ? today : base.priceDate }, row);
   }
   const checked = priceItemSchema.safeParse(item);
