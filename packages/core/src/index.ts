@@ -18,6 +18,7 @@ export * from "./kinds";
 export * from "./ledger/records";
 export * from "./migrations/migrate";
 export * from "./model";
+export * from "./openRange/records";
 export * from "./order/records";
 export * from "./price/records";
 export * from "./problems/problem";

@@ -8,5 +8,6 @@ export * from "./index";
 export * from "./job";
 export * from "./layouts";
 export * from "./ledger";
+export * from "./openRange";
 export * from "./order";
 export * from "./price";

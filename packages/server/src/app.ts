@@ -15,6 +15,9 @@ import type { Config } from "./config";
 import { type Endpoint, mount } from "./http/endpoint";
 import { HttpProblem, problemHandler, unknownRoute } from "./http/problemDetails";
 import { jobFileEndpoints } from "./jobFiles/routes";
+import { jobCopyEndpoints } from "./jobs/copies";
+import { jobListEndpoints } from "./jobs/list";
+import { jobPriceEndpoints } from "./jobs/price";
 import { jobEndpoints } from "./jobs/routes";
 import { openApiDocument } from "./openapi/document";
 import { partEndpoints } from "./parts/routes";
@@ -46,7 +49,10 @@ export const allEndpoints = (
   config: Pick<Config, "demo" | "secureCookies" | "roofReports" | "suppliers">,
 ): Endpoint[] => [
   ...sessionEndpoints(dataSource, config),
+  ...jobListEndpoints(dataSource),
   ...jobEndpoints(dataSource),
+  ...jobPriceEndpoints(dataSource),
+  ...jobCopyEndpoints(dataSource),
   ...partEndpoints(dataSource),
   ...photoEndpoints(dataSource),
   ...quoteEndpoints(dataSource),

@@ -1,22 +1,13 @@
-import { isStorey, type Part } from "@wide-porch/core";
+import { type PointGroup, partsText } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useState } from "react";
 import { Pressable, View } from "react-native";
 import { Button } from "../components/Button";
 import { Body, Faint, Strong, Title } from "../components/Text";
+import { hrefOfPoint } from "./hrefOfPoint";
 import { useJob } from "./JobContext";
-import { type PointGroup, partsText } from "./openPoints";
 import { useConfirm } from "./useConfirm";
 import { useOpenPoints } from "./useOpenPoints";
-
-/** Where a point is settled: at its figure, on its part, or on the plan. */
-function hrefOf(jobId: string, parts: readonly Part[], partId: string, path: string): Href {
-  const part = parts.find((each) => each.id === partId);
-  const onPlan = (part !== undefined && isStorey(part)) || path === "place" || path.startsWith("overlap/");
-  const measure = `/jobs/${jobId}/measure`;
-  if (part && onPlan) return `${measure}/plan?storey=${encodeURIComponent(part.storey)}` as Href;
-  return `${measure}/${partId}?figure=${encodeURIComponent(path)}` as Href;
-}
 
 /** What is missing or assumed, with a way to settle each. */
 export function OpenPointsList({ onGo }: { onGo: () => void }) {
@@ -26,11 +17,21 @@ export function OpenPointsList({ onGo }: { onGo: () => void }) {
   if (total === 0) return <Body>Nothing is missing and nothing is assumed.</Body>;
   const go = (partId: string, path: string) => {
     onGo();
-    router.push(hrefOf(record.id, entered, partId, path));
+    router.push(hrefOfPoint(record.id, entered, partId, path));
   };
   return (
     <>
       <Faint>Nothing here stops you. The quote says how many figures are still assumed.</Faint>
+      {record.job.pricing === null ? null : (
+        <Button
+          label="In order of money"
+          kind="plain"
+          onPress={() => {
+            onGo();
+            router.push(`/jobs/${record.id}/price/open` as Href);
+          }}
+        />
+      )}
       {warnings.length > 0 ? (
         <View className="gap-1">
           <Title level={2}>To look into</Title>

@@ -37,6 +37,8 @@ export type JobFields = {
 /** What can be done with the open job. */
 export type JobActions = {
   readonly jobId: string;
+  /** Its name in the worker. */
+  readonly page: string;
   readonly savePart: (part: Part) => void;
   /** Several parts at once, as one step of undo. */
   readonly saveParts: (parts: readonly Part[]) => void;

@@ -184,6 +184,7 @@ export class OpenJob {
     };
     return {
       jobId: this.parts.jobId,
+      page: this.parts.page,
       savePart: (part) => take(put(part)),
       saveParts: (changed) => take(...changed.map(put)),
       binPart: (id) => take({ kind: "part", id, before: this.partNow(id), after: undefined }),

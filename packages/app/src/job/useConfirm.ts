@@ -1,7 +1,6 @@
-import { type Part, settlePart, withConfirmed } from "@wide-porch/core";
+import { type Part, type PartPoint, settlePart, withConfirmed } from "@wide-porch/core";
 import { useCallback } from "react";
 import { useOpenJob, viewNow } from "./JobContext";
-import type { PartPoint } from "./openPoints";
 
 /** Confirms assumed figures and choices as they stand, of one part or of many, as one step of undo. */
 export function useConfirm(): (points: readonly PartPoint[]) => void {

@@ -1,6 +1,5 @@
-import { type OpenPoint, planPoints } from "@wide-porch/core";
+import { alikePoints, type OpenPoint, type PartPoint, type PointGroup, planPoints } from "@wide-porch/core";
 import { useMemo } from "react";
-import { alikePoints, type PartPoint, type PointGroup } from "./openPoints";
 import { useJobLater } from "./useJobLater";
 
 type Listed = { readonly partId: string; readonly partName: string; readonly points: readonly OpenPoint[] };

@@ -1,6 +1,5 @@
 import { type BuildUp, type CostKind, formatMoney, type Pricing, type StepBase } from "@wide-porch/core";
 import { View } from "react-native";
-import { Choice } from "../components/Choice";
 import { Notice } from "../components/Notice";
 import { Body, Faint, Figure, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
@@ -10,15 +9,11 @@ import { KIND_WORDS, KINDS_IN_ORDER } from "./kindWords";
 import { PercentField, shareProblem, taxProblem } from "./PercentField";
 import { Step } from "./Step";
 import { TypedPrice } from "./TypedPrice";
+import { TAX_WORDS } from "./taxWords";
 import { useChangePricing } from "./useChangePricing";
 
 type Props = { readonly buildUp: BuildUp; readonly pricing: Pricing };
 type OnBase = "overhead" | "contingency" | "profit";
-
-const BASES: readonly { readonly value: StepBase; readonly label: string }[] = [
-  { value: "cost", label: "On cost" },
-  { value: "before", label: "On all before it" },
-];
 
 /** From cost to price as one column of figures that adds up, each step changed where it stands. */
 export function CostToPrice({ buildUp, pricing }: Props) {
@@ -80,10 +75,13 @@ export function CostToPrice({ buildUp, pricing }: Props) {
             key={total.kind}
             name={`Markup on ${KIND_WORDS[total.kind].toLowerCase()}`}
             amount={say(total.markup)}
+            {...(total.markups.every(({ percent }) => percent === pricing.markupPercent[total.kind])
+              ? {}
+              : { under: total.markups.map(({ percent, base }) => `${percent} % on ${say(base)}`).join(", ") })}
             field={
               <PercentField
                 label={`Markup on ${KIND_WORDS[total.kind].toLowerCase()}`}
-                value={total.markupPercent}
+                value={pricing.markupPercent[total.kind]}
                 onCommit={(percent) => setMarkup(total.kind, percent)}
               />
             }
@@ -123,53 +121,34 @@ export function CostToPrice({ buildUp, pricing }: Props) {
         />
       ) : null}
       <Step name="Price before tax" amount={say(buildUp.priceBeforeTax)} strong />
-      <Step
-        name={buildUp.taxName}
-        amount={say(buildUp.tax)}
-        field={
-          <PercentField
-            label={buildUp.taxName}
-            check={taxProblem}
-            value={pricing.tax.percent}
-            onCommit={(percent) => change(({ tax }) => ({ tax: { ...tax, percent } }))}
-          />
-        }
-      />
-      <Step name="Total to pay" amount={say(buildUp.total)} strong testID="price-total" />
-      <TypedPrice buildUp={buildUp} pricing={pricing} />
-      <Title level={2} className="pt-3">
-        How steps are reckoned
-      </Title>
-      {(["overhead", "contingency", "profit"] as const).map((name) => (
-        <Choice
-          key={name}
-          label={BASE_WORDS[name]}
-          options={BASES}
-          value={pricing[name].on}
-          onChange={(on) => change((now) => ({ [name]: { ...now[name], on } }))}
+      {buildUp.taxes.map((tax) => (
+        <Step
+          key={tax.class}
+          name={
+            tax.class === "standard" ? buildUp.taxName : `${buildUp.taxName}, ${TAX_WORDS[tax.class].toLowerCase()}`
+          }
+          amount={say(tax.amount)}
+          {...(buildUp.taxes.length > 1 ? { under: `${tax.percent} % on ${say(tax.base)}` } : {})}
+          field={
+            tax.class === "standard" ? (
+              <PercentField
+                label={buildUp.taxName}
+                check={taxProblem}
+                value={pricing.tax.percent}
+                onCommit={(percent) => change(({ tax: now }) => ({ tax: { ...now, percent } }))}
+              />
+            ) : undefined
+          }
         />
       ))}
-      <Choice
-        label="A discount for prompt payment is"
-        options={[
-          { value: "taken-off", label: "Taken off the price" },
-          { value: "allowed-for", label: "Allowed for in it" },
-        ]}
-        value={promptPayment.how}
-        onChange={(how) => change((now) => ({ promptPayment: { ...now.promptPayment, how } }))}
-      />
+      <Step name="Total to pay" amount={say(buildUp.total)} strong testID="price-total" />
+      <TypedPrice buildUp={buildUp} pricing={pricing} />
     </View>
   );
 }
 
 /** What a step is of, in its name. */
 const onWords = (on: StepBase): string => (on === "cost" ? "on cost" : "on all before it");
-
-const BASE_WORDS: Readonly<Record<OnBase, string>> = {
-  overhead: "Overhead is",
-  contingency: "Contingency is",
-  profit: "Profit is",
-};
 
 const percentWords = (percent: string): string => `${percent.replace("-", "−")} %`;
 

@@ -2,7 +2,7 @@ import { type Crew, formatMoney, hourOfCrew, MOST_CREWS, type Pricing } from "@w
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
 import { CommitField } from "../components/CommitField";
-import { Body, Faint, Title } from "../components/Text";
+import { Body, Faint } from "../components/Text";
 import { Toggles } from "../components/Toggles";
 import { Plus, Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
@@ -40,7 +40,6 @@ export function Crews({ pricing }: { readonly pricing: Pricing }) {
   };
   return (
     <View className="gap-3">
-      <Title level={2}>Crews</Title>
       {pricing.crews.length === 0 ? (
         <Faint>Everybody works at the rate above until a crew has one of its own.</Faint>
       ) : null}

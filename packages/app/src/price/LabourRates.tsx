@@ -1,6 +1,6 @@
 import { amountSchema, hoursShown, hoursStored, type MeasuringSystem, type Pricing, taskUnit } from "@wide-porch/core";
 import { View } from "react-native";
-import { Body, Title } from "../components/Text";
+import { Body, Faint } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { FigureField } from "../measure/FigureField";
 import { useChangePricing } from "./useChangePricing";
@@ -19,9 +19,13 @@ export function LabourRates({ pricing }: { pricing: Pricing }) {
         task.id === id ? { ...task, hoursPerUnit: hoursStored(typed, task.unit, system) } : task,
       ),
     }));
+  const setInAll = (id: string, hours: string) =>
+    change(({ taskHours }) => {
+      const { [id]: _, ...others } = taskHours;
+      return { taskHours: hours === "" ? others : { ...others, [id]: hours } };
+    });
   return (
     <View className="gap-2">
-      <Title level={2}>Labour</Title>
       <Line name="Rate for an hour">
         <FigureField
           measure="money"
@@ -34,6 +38,11 @@ export function LabourRates({ pricing }: { pricing: Pricing }) {
           className="text-right"
         />
       </Line>
+      <View className="flex-row items-end gap-3">
+        <Faint className="flex-1">Hours by what is counted; or so many in all, whatever is counted.</Faint>
+        <Faint className="w-24 text-right">Each</Faint>
+        <Faint className="w-28 text-right">In all</Faint>
+      </View>
       {pricing.tasks.map((task) => (
         <Line key={task.id} name={hoursLabel(task, system)}>
           <FigureField
@@ -44,6 +53,16 @@ export function LabourRates({ pricing }: { pricing: Pricing }) {
             check={amountProblem}
             onCommit={(hours) => setHours(task.id, hours)}
             suffix="h"
+            boxClassName="w-24"
+            className="text-right"
+          />
+          <FigureField
+            measure="number"
+            label={`${task.name}, hours for the whole job`}
+            hideLabel
+            value={Object.hasOwn(pricing.taskHours, task.id) ? (pricing.taskHours[task.id] ?? "") : ""}
+            check={(text) => (text === "" ? undefined : amountProblem(text))}
+            onCommit={(hours) => setInAll(task.id, hours)}
             boxClassName="w-28"
             className="text-right"
           />

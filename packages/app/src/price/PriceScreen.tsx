@@ -1,17 +1,23 @@
 import { type Href, Link } from "expo-router";
 import { ScrollView, View } from "react-native";
+import { Folded } from "../components/Folded";
 import { Strong } from "../components/Text";
 import { Waiting } from "../components/Waiting";
 import { useJob } from "../job/JobContext";
+import { OpenSummary } from "../openRange/OpenSummary";
 import { useWide } from "../theme/useWide";
 import { Compare } from "./Compare";
+import { Conditions } from "./Conditions";
 import { CostToPrice } from "./CostToPrice";
 import { Crews } from "./Crews";
 import { Extras } from "./Extras";
+import { HowReckoned } from "./HowReckoned";
 import { LabourRates } from "./LabourRates";
 import { NoCosts } from "./NoCosts";
 import { Options } from "./Options";
 import { Rise } from "./Rise";
+import { Taxes } from "./Taxes";
+import { TradeMarkups } from "./TradeMarkups";
 
 /** From cost to price, and what it follows from. */
 export function PriceScreen() {
@@ -27,6 +33,7 @@ export function PriceScreen() {
       contentContainerClassName={`mx-auto w-full gap-6 p-4 pb-10 ${wide ? "max-w-5xl flex-row" : "max-w-xl"}`}
     >
       <View className={wide ? "min-w-0 flex-1" : ""}>
+        {wide ? null : <OpenSummary />}
         <CostToPrice buildUp={buildUp} pricing={pricing} />
       </View>
       <View className={`gap-6 ${wide ? "w-[380px]" : ""}`}>
@@ -38,13 +45,36 @@ export function PriceScreen() {
             <Strong className="text-pine underline">Open the price list</Strong>
           </Link>
         </View>
+        {wide ? <OpenSummary /> : null}
         <Compare />
         <Options options={buildUp.options ?? []} />
         <Extras pricing={pricing} />
-        <LabourRates pricing={pricing} />
-        <Crews pricing={pricing} />
-        <Rise pricing={pricing} />
+        <Folded title="Labour" under={`${buildUp.labourHours} h in all`}>
+          <LabourRates pricing={pricing} />
+        </Folded>
+        <Folded title="Crews" under={said(pricing.crews.map(({ name }) => name))}>
+          <Crews pricing={pricing} />
+        </Folded>
+        <Folded title="Conditions" under={said(pricing.conditions.map(({ name }) => name))}>
+          <Conditions pricing={pricing} />
+        </Folded>
+        <Folded title="Until the work starts" under={monthsWords(pricing.escalation.months)}>
+          <Rise pricing={pricing} />
+        </Folded>
+        <Folded title="Markup of trades" under={said(pricing.markupByTrade.map(({ trade }) => trade))}>
+          <TradeMarkups pricing={pricing} />
+        </Folded>
+        <Folded title="Tax" under={`${pricing.tax.name}, ${pricing.tax.percent} %`}>
+          <Taxes pricing={pricing} />
+        </Folded>
+        <Folded title="How steps are reckoned">
+          <HowReckoned pricing={pricing} />
+        </Folded>
       </View>
     </ScrollView>
   );
 }
+
+const said = (names: readonly string[]): string => (names.length === 0 ? "None" : names.join(", "));
+const monthsWords = (months: number): string =>
+  months === 0 ? "Soon" : `${months} ${months === 1 ? "month" : "months"}`;

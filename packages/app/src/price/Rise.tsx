@@ -1,6 +1,6 @@
 import { type CostKind, type Pricing, percentSchema } from "@wide-porch/core";
 import { View } from "react-native";
-import { Body, Faint, Title } from "../components/Text";
+import { Body, Faint } from "../components/Text";
 import { FigureField } from "../measure/FigureField";
 import { KIND_WORDS, KINDS_IN_ORDER } from "./kindWords";
 import { PercentField } from "./PercentField";
@@ -22,7 +22,6 @@ export function Rise({ pricing }: { readonly pricing: Pricing }) {
     }));
   return (
     <View className="gap-2">
-      <Title level={2}>Until the work starts</Title>
       <Faint>Where that is months away, what each kind of cost rises by in a month.</Faint>
       <View className="flex-row items-center gap-3">
         <Body className="flex-1">Months until then</Body>

@@ -1,5 +1,5 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { type Extra, extraSchema } from "@wide-porch/core";
+import { type Extra, extraSchema, newExtra } from "@wide-porch/core";
 import { type Control, Controller, useForm } from "react-hook-form";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -10,18 +10,9 @@ import { newId } from "../sync/newId";
 import { KIND_OPTIONS } from "./kindWords";
 import { useChangePricing } from "./useChangePricing";
 
-const formSchema = extraSchema.omit({ id: true });
-type Form = Omit<Extra, "id">;
-const EMPTY: Form = {
-  kind: "material",
-  description: "",
-  section: "",
-  quantity: "1",
-  unit: "",
-  cost: "",
-  minutes: "0",
-  trade: "",
-};
+const formSchema = extraSchema.omit({ id: true, tax: true, measuredBy: true });
+type Form = Omit<Extra, "id" | "tax" | "measuredBy">;
+const EMPTY: Form = { ...newExtra("", "material", "", ""), unit: "" };
 
 const FIELDS: readonly {
   readonly name: Exclude<keyof Form, "kind">;
@@ -37,16 +28,29 @@ const FIELDS: readonly {
   { name: "section", label: "Section", figure: false, width: "min-w-32 flex-1" },
   { name: "trade", label: "Trade", figure: false, width: "min-w-32 flex-1" },
 ];
+/** Asked of what somebody else does for a sum. */
+const SUBCONTRACT: typeof FIELDS = [
+  { name: "covers", label: "What it covers, as the customer reads it", figure: false, width: "min-w-48 flex-[2]" },
+  { name: "quotedBy", label: "Who quoted it", figure: false, width: "min-w-32 flex-1" },
+];
 
 /** A cost in one row: what, how many, what each costs and takes to fit. The next one starts in the same section. */
 export function TypedLine() {
   const change = useChangePricing();
-  const { control, handleSubmit, reset } = useForm<Form>({ resolver: zodResolver(formSchema), defaultValues: EMPTY });
+  const { control, handleSubmit, reset, watch } = useForm<Form>({
+    resolver: zodResolver(formSchema),
+    defaultValues: EMPTY,
+  });
   const add = handleSubmit((form) => {
-    const extra: Extra = { id: newId(), ...form, unit: form.unit || (form.quantity === "1" ? "sum" : "piece") };
+    const extra: Extra = {
+      ...newExtra(newId(), form.kind, "", "0"),
+      ...form,
+      unit: form.unit || (form.quantity === "1" ? "sum" : "piece"),
+    };
     change(({ extras }) => ({ extras: [...extras, extra] }));
     reset({ ...EMPTY, kind: form.kind, section: form.section, trade: form.trade });
   });
+  const fields = watch("kind") === "subcontract" ? [...FIELDS, ...SUBCONTRACT] : FIELDS;
   return (
     <View className="gap-3">
       <Controller
@@ -57,7 +61,7 @@ export function TypedLine() {
         )}
       />
       <View className="flex-row flex-wrap items-start gap-3">
-        {FIELDS.map((field) => (
+        {fields.map((field) => (
           <View key={field.name} className={field.width}>
             <Entry {...field} control={control} onEnter={() => void add()} />
           </View>

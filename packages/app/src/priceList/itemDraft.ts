@@ -142,7 +142,7 @@ export function itemFromDraft(draft: Draft, before: PriceItem | undefined): Read
   if (!buying) return { ok: false, wrong };
   const moved = JSON.stringify(buying) !== JSON.stringify(before?.buying);
   const read = priceItemSchema.safeParse({
-    schemaVersion: 2,
+    schemaVersion: 3,
     code: before?.code ?? draft.code.trim(),
     name: draft.name.trim(),
     system: before?.system ?? draft.system,
@@ -155,6 +155,8 @@ export function itemFromDraft(draft: Draft, before: PriceItem | undefined): Read
     retired: before?.retired ?? false,
     wastePercent: draft.wastePercent.trim() === "" ? 0 : Number(draft.wastePercent),
     buying,
+    second: before?.second ?? null,
+    hire: before?.hire ?? null,
   });
   if (read.success) return { ok: true, item: read.data };
   const names = read.error.issues.map(({ path }) => String(path[0]));

@@ -1,4 +1,4 @@
-import { formatMoney, type QuoteDocument } from "@wide-porch/core";
+import { formatMoney, type QuoteDocument, quoteTotals } from "@wide-porch/core";
 import { format } from "date-fns/format";
 import { parseISO } from "date-fns/parseISO";
 import { View } from "react-native";
@@ -50,11 +50,11 @@ export function PaperPage({ quote }: { quote: QuoteDocument }) {
         </View>
       ))}
       <View className="border-t-2 border-ink pt-2">
-        <AmountLine name="Price before tax" amount={say(quote.priceBeforeTax)} />
-        <AmountLine name={`${quote.tax.name} at ${quote.tax.percent} %`} amount={say(quote.tax.amount)} />
-        <View testID="quote-total">
-          <AmountLine name="Total to pay" amount={say(quote.total)} strong />
-        </View>
+        {quoteTotals(quote).map(({ name, amount, strong }) => (
+          <View key={name} testID={strong ? "quote-total" : undefined}>
+            <AmountLine name={name} amount={say(amount)} strong={strong} />
+          </View>
+        ))}
       </View>
       {quote.options.length > 0 ? (
         <View className="gap-2">

@@ -37,10 +37,11 @@ function Quote({ session }: { session: Session }) {
   const { record, parts, reckoning } = useJob("record", "parts", "reckoning");
   const wide = useWide();
   const buildUp = reckoning?.buildUp;
-  if (!reckoning || !buildUp) return <Waiting what="the quote" />;
+  const { pricing } = record.job;
+  if (!reckoning || !buildUp || pricing === null) return <Waiting what="the quote" />;
   const today = localDate();
   const issue = { number: "Draft", date: today, company: session.company };
-  const draft = draftQuote(record.job, parts, { ...reckoning, buildUp }, issue);
+  const draft = draftQuote({ ...record.job, pricing }, parts, { ...reckoning, buildUp }, issue);
   return (
     <ScrollView
       className="min-h-0 flex-1"

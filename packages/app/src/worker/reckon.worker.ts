@@ -20,6 +20,9 @@ import {
   JobSheets,
   type Library,
   type NeededPiece,
+  type OpenRange,
+  type OpenRangeProgress,
+  openRange,
   orderAndPrice,
   type Part,
   type PartCount,
@@ -194,6 +197,33 @@ const reckoner = {
       }
       await breathe();
       if (cancelled.delete(run)) return { list: best, cancelled: true };
+    }
+  },
+  /** What the open points of the job that was counted last could move its price by: tells how far it is, and stops when it is told to. */
+  async openRange(
+    name: string,
+    run: string,
+    tell: (progress: OpenRangeProgress) => void,
+  ): Promise<OpenRange | undefined> {
+    const { counted, parts, priceList, library } = pageOf(name);
+    const pricing = counted?.job.pricing;
+    if (!counted || !pricing) return undefined;
+    const counts = new CountCache();
+    const cuts = new CutCache();
+    const remembered = { count: counts.count, cut: cuts.cut };
+    const steps = openRange({ job: { ...counted.job, pricing }, parts, priceList, library }, remembered);
+    let told = 0;
+    for (;;) {
+      const step = steps.next();
+      if (step.done) return step.value;
+      const now = performance.now();
+      if (now - told > TELL_EVERY_MS) {
+        told = now;
+        tell(step.value);
+      }
+      // Entries are counted in between.
+      await breathe();
+      if (cancelled.delete(run)) return undefined;
     }
   },
   cancel(run: string): void {

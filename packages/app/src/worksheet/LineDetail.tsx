@@ -1,10 +1,10 @@
-import { formatMoney, type LedgerLine } from "@wide-porch/core";
+import { type BuildUp, formatMoney, type LedgerLine, linePrices, type Pricing } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { View } from "react-native";
 import { Body, Faint, Figure, Title } from "../components/Text";
 import { WorkingSheet } from "../count/WorkingSheet";
 import { useJob } from "../job/JobContext";
-import { LineTools } from "./LineTools";
+import { LineTools, MarkedAndTaxed } from "./LineTools";
 import { cellText, type Items } from "./rowsOf";
 import { TypedDetail } from "./TypedDetail";
 import { COLUMN_WORDS } from "./words";
@@ -20,12 +20,16 @@ export function LineDetail({ line, items }: { readonly line: LedgerLine; readonl
   const [lineId] = line.countLineIds;
   const count = reckoning?.counts.find(({ lines }) => lines.some(({ id }) => id === lineId));
   const counted = count?.lines.find(({ id }) => id === lineId);
+  const price = priceOfLine(reckoning?.buildUp, record.job.pricing, line.id);
   const quantity = `${line.quantity} ${line.unitName}`;
   return (
     <View className="gap-4">
       <View className="gap-1">
         <Figure className="text-3xl leading-10">{formatMoney(line.cost, currency)}</Figure>
         <Body className="figures">{line.rate === null ? quantity : `${quantity} at ${line.rate}`}</Body>
+        {price === undefined ? null : (
+          <Faint className="figures">{`${formatMoney(price, currency)} of the price before tax, every step with it`}</Faint>
+        )}
         {line.source === "counted" && line.itemCode !== "" && line.rate === null ? (
           <Faint>
             Each piece by the length at the cheapest stock that holds it. What is left of the stock is a line of its
@@ -68,7 +72,15 @@ export function LineDetail({ line, items }: { readonly line: LedgerLine; readonl
           />
         </>
       ) : null}
+      {count && counted && line.shares.length === 1 ? null : <MarkedAndTaxed line={line} />}
       {extra ? <TypedDetail extra={extra} /> : null}
     </View>
   );
+}
+
+/** The price spread over its lines, and what comes to this one. */
+function priceOfLine(buildUp: BuildUp | undefined, pricing: Pricing | null, lineId: string): string | undefined {
+  if (!buildUp || !pricing) return undefined;
+  const { ledger, priceBeforeTax, adjusted } = buildUp;
+  return linePrices(ledger, pricing, priceBeforeTax, adjusted)[ledger.findIndex(({ id }) => id === lineId)];
 }

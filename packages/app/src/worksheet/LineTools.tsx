@@ -9,6 +9,8 @@ import { Faint, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { FigureField } from "../measure/FigureField";
 import { amountProblem } from "../price/LabourRates";
+import { percentProblem } from "../price/PercentField";
+import { taxOptions } from "../price/taxWords";
 import { useChangePricing } from "../price/useChangePricing";
 
 type Props = { readonly line: LedgerLine; readonly countLineId: string };
@@ -18,6 +20,7 @@ export function LineTools({ line, countLineId }: Props) {
   return (
     <View className="gap-4">
       {line.supply === "ours" ? <ByHand line={line} /> : null}
+      <MarkedAndTaxed line={line} />
       {line.itemCode === "" ? null : (
         <>
           <SuppliedBy countLineId={countLineId} line={line} />
@@ -46,15 +49,51 @@ function useChangeLine(countLineId: string) {
   return { own, change };
 }
 
+function useSetLine(lineId: string): (changed: LineSet) => void {
+  const change = useChangePricing();
+  return (changed) =>
+    change(({ linesSet }) => {
+      const { [lineId]: before = {}, ...others } = linesSet;
+      const next = { ...before, ...changed };
+      return { linesSet: isEmpty(next) ? others : { ...others, [lineId]: next } };
+    });
+}
+
+/** What the line is marked up by and how it is taxed, and what it comes to in the price with all that. */
+export function MarkedAndTaxed({ line }: { readonly line: LedgerLine }) {
+  const { record } = useJob("record");
+  const set = useSetLine(line.id);
+  const { pricing } = record.job;
+  if (!pricing) return null;
+  const own = Object.hasOwn(pricing.linesSet, line.id) ? pricing.linesSet[line.id] : undefined;
+  const isSet = own?.markupPercent !== undefined || own?.tax !== undefined;
+  return (
+    <View className="gap-2">
+      <FigureField
+        measure="percent"
+        label="Markup, for this line"
+        value={line.markupPercent}
+        check={percentProblem}
+        onCommit={(markupPercent) => set({ markupPercent })}
+        boxClassName="w-40"
+        className="text-right"
+        suffix="%"
+      />
+      <Choice label="Taxed" options={taxOptions(pricing.tax)} value={line.tax} onChange={(tax) => set({ tax })} />
+      {isSet ? (
+        <Button
+          label="Marked up and taxed as its like"
+          kind="plain"
+          onPress={() => set({ markupPercent: undefined, tax: undefined })}
+        />
+      ) : null}
+    </View>
+  );
+}
+
 function ByHand({ line }: { readonly line: LedgerLine }) {
   const { record } = useJob("record");
-  const change = useChangePricing();
-  const set = (changed: LineSet) =>
-    change(({ linesSet }) => {
-      const { [line.id]: before = {}, ...others } = linesSet;
-      const next = { ...before, ...changed };
-      return { linesSet: isEmpty(next) ? others : { ...others, [line.id]: next } };
-    });
+  const set = useSetLine(line.id);
   const { before } = line;
   const was = before
     ? `By itself it is ${formatMoney(before.cost, record.job.currency)}${before.rate === null ? "" : `, ${before.quantity} ${line.unitName} at ${before.rate}`}.`
@@ -97,28 +136,59 @@ const SUPPLIERS = [
   { value: "allowance", label: "Allowed for" },
 ] as const;
 
+const OF_WHAT = [
+  { value: "line", label: "This line" },
+  { value: "item", label: "This item, over the job" },
+  { value: "assembly", label: "All of this assembly" },
+] as const;
+type OfWhat = (typeof OF_WHAT)[number]["value"];
+type Supply = NonNullable<LineChange["supply"]>;
+
+/** Who supplies it: said of the line, of its item over the job, or of all that its assembly needs. The nearest holds. */
 function SuppliedBy({ line, countLineId }: Props) {
+  const { record, reckoning, changeJob } = useJob("record", "reckoning", "changeJob");
   const { own, change } = useChangeLine(countLineId);
+  const [of, setOf] = useState<OfWhat>("line");
+  const counted = reckoning?.counts.flatMap(({ lines }) => lines).find(({ id }) => id === countLineId);
+  const ids: Readonly<Record<OfWhat, string>> = {
+    line: countLineId,
+    item: line.itemCode,
+    assembly: counted?.assembly.id ?? "",
+  };
+  const said = (what: OfWhat): Supply | undefined =>
+    what === "line"
+      ? own.supply
+      : record.job.supplies.find((each) => each.of === what && each.id === ids[what])?.supply;
+  const put = (supply: Supply | undefined) => {
+    if (of === "line") return change({ supply });
+    changeJob(({ supplies }) => {
+      const others = supplies.filter((each) => each.of !== of || each.id !== ids[of]);
+      return { supplies: supply ? [...others, { of, id: ids[of], supply }] : others };
+    });
+  };
   const rate = line.rate ?? "0";
   const choose = (by: (typeof SUPPLIERS)[number]["value"]) =>
-    change({ supply: by === "allowance" ? { by, rate: Number(rate).toFixed(2) } : { by } });
+    put(by === "allowance" ? { by, rate: Number(rate).toFixed(2) } : { by });
+  const inForce = said(of);
   return (
     <View className="gap-2">
-      <Choice label="Supplied by" options={SUPPLIERS} value={line.supply} onChange={choose} />
-      {own.supply?.by === "allowance" ? (
+      <Choice label="Said of" options={OF_WHAT} value={of} onChange={setOf} />
+      <Choice label="Supplied by" options={SUPPLIERS} value={inForce?.by ?? line.supply} onChange={choose} />
+      {inForce?.by === "allowance" ? (
         <FigureField
           measure="money"
-          label={`Allowed for one ${line.unitName}`}
-          value={own.supply.rate}
+          label={of === "line" ? `Allowed for one ${line.unitName}` : "Allowed for one"}
+          value={inForce.rate}
           check={amountProblem}
-          onCommit={(text) => change({ supply: { by: "allowance", rate: text } })}
+          onCommit={(text) => put({ by: "allowance", rate: text })}
           boxClassName="w-40"
           className="text-right"
         />
       ) : null}
-      {own.supply ? (
-        <Button label="As its rule says" kind="plain" onPress={() => change({ supply: undefined })} />
-      ) : null}
+      {inForce ? <Button label="As its rule says" kind="plain" onPress={() => put(undefined)} /> : null}
+      {OF_WHAT.filter(({ value }) => value !== of && said(value) !== undefined).map(({ value, label }) => (
+        <Faint key={value}>{`It is said of ${label.toLowerCase()} as well; the nearest holds.`}</Faint>
+      ))}
     </View>
   );
 }

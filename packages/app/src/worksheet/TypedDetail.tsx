@@ -4,9 +4,12 @@ import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { CommitField } from "../components/CommitField";
 import { Trash2 } from "../icons";
+import { useJob } from "../job/JobContext";
 import { FigureField } from "../measure/FigureField";
 import { KIND_OPTIONS } from "../price/kindWords";
+import { taxOptions } from "../price/taxWords";
 import { useChangePricing } from "../price/useChangePricing";
+import { MeasuredBy } from "./MeasuredBy";
 
 const FIGURES = [
   ["quantity", "How many"],
@@ -19,10 +22,15 @@ const TEXTS = [
   ["section", "Section"],
   ["trade", "Trade"],
 ] as const;
+const OF_SUBCONTRACT = [
+  ["covers", "What it covers, as the customer reads it"],
+  ["quotedBy", "Who quoted it"],
+] as const;
 
 /** What was typed in, changed where it stands. */
 export function TypedDetail({ extra }: { readonly extra: Extra }) {
   const change = useChangePricing();
+  const { pricing } = useJob("record").record.job;
   const set = (changed: Partial<Extra>) =>
     change(({ extras }) => ({ extras: extras.map((each) => (each.id === extra.id ? { ...each, ...changed } : each)) }));
   const check = (name: keyof Extra) => (text: string) => {
@@ -42,7 +50,7 @@ export function TypedDetail({ extra }: { readonly extra: Extra }) {
           onCommit={(text) => set({ [name]: text })}
         />
       ))}
-      {TEXTS.map(([name, label]) => (
+      {[...TEXTS, ...(extra.kind === "subcontract" ? OF_SUBCONTRACT : [])].map(([name, label]) => (
         <CommitField
           key={name}
           label={label}
@@ -51,6 +59,15 @@ export function TypedDetail({ extra }: { readonly extra: Extra }) {
           onCommit={(text) => set({ [name]: text.trim() })}
         />
       ))}
+      {pricing ? (
+        <Choice
+          label="Taxed"
+          options={[{ value: "kind" as const, label: "As its kind" }, ...taxOptions(pricing.tax)]}
+          value={extra.tax ?? "kind"}
+          onChange={(tax) => set({ tax: tax === "kind" ? null : tax })}
+        />
+      ) : null}
+      <MeasuredBy extra={extra} onChange={(measuredBy) => set({ measuredBy })} />
       <Button
         label="Take it out"
         name={`Take out ${extra.description}`}

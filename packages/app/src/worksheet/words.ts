@@ -1,5 +1,6 @@
 import type { LedgerColumn, LedgerGroup, LedgerKey } from "@wide-porch/core";
 import { KIND_WORDS } from "../price/kindWords";
+import { TAX_WORDS } from "../price/taxWords";
 
 export const COLUMN_WORDS: Readonly<Record<LedgerColumn, string>> = {
   what: "What",
@@ -23,6 +24,8 @@ export const COLUMN_WORDS: Readonly<Record<LedgerColumn, string>> = {
   option: "Option",
   section: "Section",
   source: "Comes from",
+  markup: "Markup",
+  tax: "Tax",
 };
 
 const NONE_WORDS: Readonly<Record<LedgerKey, string>> = {
@@ -40,6 +43,8 @@ const NONE_WORDS: Readonly<Record<LedgerKey, string>> = {
   option: "Of no option",
   section: "In no section",
   source: "From nowhere",
+  markup: "Not marked up",
+  tax: "Not taxed",
 };
 
 const SOURCE_WORDS: Readonly<Record<string, string>> = {
@@ -47,6 +52,7 @@ const SOURCE_WORDS: Readonly<Record<string, string>> = {
   "set-by-hand": "Set by hand",
   typed: "Typed in",
   rest: "Bought for several",
+  "task-hours": "Hours set for the job",
 };
 const SUPPLY_WORDS: Readonly<Record<string, string>> = {
   ours: "Us",
@@ -63,6 +69,8 @@ export function valueWords(key: LedgerKey, value: string, items: ReadonlyMap<str
   if (key === "kind") return own(KIND_WORDS, value);
   if (key === "source") return own(SOURCE_WORDS, value);
   if (key === "supply") return own(SUPPLY_WORDS, value);
+  if (key === "tax") return own(TAX_WORDS, value);
+  if (key === "markup") return `${value} %`;
   return key === "item" ? (items.get(value) ?? value) : value;
 }
 

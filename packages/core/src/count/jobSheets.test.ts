@@ -7,7 +7,14 @@ import { feet, inches } from "../units";
 import { countPart } from "./countPart";
 import { JobSheets } from "./jobSheets";
 
-const job = { system: "imperial" as const, cutting: usualCutting, optionsTaken: [], lineChanges: {}, swaps: [] };
+const job = {
+  system: "imperial" as const,
+  cutting: usualCutting,
+  optionsTaken: [],
+  lineChanges: {},
+  swaps: [],
+  supplies: [],
+};
 /** Boarded on both faces with one layer of 4 by 8 ft. */
 const partition = (id: string, lengthNm = feet(13), heightNm = feet(8)): StudWall => ({
   ...wallOf("imperial", { lengthNm, heightNm, assemblyId: "partition", choices: { boardsNear: 1, boardsFar: 1 } }),

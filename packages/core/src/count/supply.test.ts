@@ -31,6 +31,8 @@ const quoted = (parts: readonly Part[], assemblies?: readonly Assembly[]) => {
     company: { name: "N", address: "A" },
     job: { title, customerName, site, system, currency },
     settings,
+    pricing: job.pricing,
+    extras: [],
     parts,
     counts,
     options: [],

@@ -44,9 +44,17 @@ export const companySettingsRecord: RecordKind<CompanySettings> = {
   within: { pricing: pricingRecord, quote: quoteSettingsRecord },
 };
 
-/** A new job by the company's ways; `standard` is its usual house standard in the newest version, where it has one. */
-export const startJob = (start: NewJob, company: CompanySettings, standard: Job["standard"] = null): Job => ({
-  schemaVersion: 5,
+/**
+ * A new job by the company's ways; `standard` is its usual house standard in the newest version, where it has one. It keeps the prices
+ * of the moment it is started at; without one it has those of the list as it is.
+ */
+export const startJob = (
+  start: NewJob,
+  company: CompanySettings,
+  standard: Job["standard"] = null,
+  startedAt: Job["prices"]["at"] = null,
+): Job => ({
+  schemaVersion: 6,
   ...start,
   pricing: company.pricing,
   quote: { ...company.quote, pictures: [] },
@@ -55,4 +63,8 @@ export const startJob = (start: NewJob, company: CompanySettings, standard: Job[
   optionsTaken: [],
   lineChanges: {},
   swaps: [],
+  supplies: [],
+  prices: { at: startedAt, taken: {} },
+  stage: "pricing",
+  shelf: "open",
 });

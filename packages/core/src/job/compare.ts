@@ -39,6 +39,7 @@ export type Comparison = {
 };
 
 const PRICE_OF_PRICING = ["ratePerHour", "crews", "extras", "linesSet"] as const;
+const PACE_OF_PRICING = ["tasks", "taskHours", "conditions"] as const;
 
 type Changed = ReadonlySet<Cause>;
 
@@ -51,8 +52,10 @@ function standardOf(rules: HouseStandard | undefined, pace: HouseStandard | unde
 function pricingOf(from: Pricing, to: Pricing, changed: Changed): Pricing {
   const steps = changed.has("markup") ? to : from;
   const prices = changed.has("price") ? to : from;
+  const pace = changed.has("productivity") ? to : from;
   const own = Object.fromEntries(PRICE_OF_PRICING.map((name) => [name, prices[name]]));
-  return { ...steps, ...own, tasks: (changed.has("productivity") ? to : from).tasks };
+  const paced = Object.fromEntries(PACE_OF_PRICING.map((name) => [name, pace[name]]));
+  return { ...steps, ...own, ...paced };
 }
 
 /** The first estimate with some of its causes as they are in the second. */

@@ -8,7 +8,7 @@ import type { Job } from "./schema";
 
 /** The quote as the job stands. */
 export function draftQuote(
-  job: Omit<Job, "pricing">,
+  job: Job,
   parts: readonly Part[],
   reckoning: Reckoning,
   issue: {
@@ -21,6 +21,8 @@ export function draftQuote(
     ...issue,
     job,
     settings: job.quote,
+    pricing: job.pricing,
+    extras: job.pricing.extras,
     parts: resolveParts(parts, planJob(parts)),
     counts: countsInForce(withLineChoices(reckoning.counts, job), job.optionsTaken),
     options: (reckoning.buildUp.options ?? []).map(({ name, taken, difference, words }) => ({

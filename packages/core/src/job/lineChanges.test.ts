@@ -103,7 +103,7 @@ describe("who supplies a line", () => {
     const line = allowed.ledger.find((each) => each.id === `material/${id}`);
     expect(line).toMatchObject({ kind: "allowance", rate: "9.00", cost: (9 * Number(line?.quantity)).toFixed(2) });
     expect(allowed.kinds.find(({ kind }) => kind === "allowance")?.cost).toBe(line?.cost);
-    expect(withoutRates(change.lineChanges ?? {})[id]?.supply).toEqual({ by: "allowance", rate: "0" });
+    expect(withoutRates({ ...job, ...change }).lineChanges[id]?.supply).toEqual({ by: "allowance", rate: "0" });
   });
 });
 

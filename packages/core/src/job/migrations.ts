@@ -11,4 +11,10 @@ export const jobMigrations: readonly Migration[] = [
   { to: 4, name: "options-taken", up: (job) => ({ ...job, optionsTaken: [] }) },
   // Choices line by line, of which none was made.
   { to: 5, name: "line-changes", up: (job) => ({ ...job, lineChanges: {}, swaps: [] }) },
+  {
+    // Its prices were those of the list at any moment: they go on being that until somebody keeps them.
+    to: 6,
+    name: "prices-kept-and-stages",
+    up: (job) => ({ ...job, supplies: [], prices: { at: null, taken: {} }, stage: "pricing", shelf: "open" }),
+  },
 ];

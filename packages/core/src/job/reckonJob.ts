@@ -12,7 +12,7 @@ import type { Job } from "./schema";
 export type Remembered = RememberedCounts & { readonly cut?: Cutter };
 
 /** What counting and ordering need of a job; pricing is not among it. */
-export type JobToCount = Pick<Job, "system" | "cutting" | "optionsTaken" | "lineChanges" | "swaps">;
+export type JobToCount = Pick<Job, "system" | "cutting" | "optionsTaken" | "lineChanges" | "swaps" | "supplies">;
 
 /** Pricing is null for people who do not see costs; there is then no build-up. */
 export type JobToPrice = JobToCount & { readonly pricing: Job["pricing"] | null };
@@ -59,6 +59,20 @@ export function orderAndPrice(
     order: standing.order,
     buildUp: options.length === 0 ? { ...buildUp, problems } : { ...buildUp, options, problems },
   };
+}
+
+/** Count → order → price of what is in the job as it is, without pricing its options: for a caller that wants many prices. */
+export function priceAlone(
+  job: JobToCount & Pick<Job, "pricing">,
+  counted: readonly PartCount[],
+  priceList: readonly PriceItem[],
+  library: Library,
+  { cut = cutQuickly }: Remembered = {},
+): BuildUp {
+  const counts = countsInForce(withLineChoices(counted, job), job.optionsTaken);
+  const lines = counts.flatMap((each) => each.lines);
+  const order = orderJob(lines, priceList, job.system, job.cutting, cut);
+  return priceOf(job, { counts, order }, priceList, library);
 }
 
 /** Parts → count → order: all that can be said without knowing costs. */

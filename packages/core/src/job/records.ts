@@ -1,8 +1,10 @@
 export * from "./companySettings";
 export type { Cause, CauseShare, Comparison } from "./compare";
+export * from "./copyJob";
 export * from "./draftQuote";
 export * from "./lineChanges";
 export * from "./migrations";
 export * from "./options";
+export * from "./pricesKept";
 export * from "./reckoning";
 export * from "./schema";

@@ -5,14 +5,20 @@ import { cuttingSettingsSchema } from "../order/records";
 import { pricingRecord, pricingSchema } from "../price/records";
 import { jobQuoteSchema, quoteSettingsRecord } from "../quote";
 import type { RecordKind } from "../records/recordKind";
-import { lineChangesSchema, MOST_SWAPS, swapSchema } from "./lineChanges";
+import { lineChangesSchema, MOST_SUPPLIES, MOST_SWAPS, supplyOfManySchema, swapSchema } from "./lineChanges";
 import { jobMigrations } from "./migrations";
+import { pricesKeptSchema } from "./pricesKept";
 
 export const CURRENCIES = ["USD", "GBP", "EUR", "CAD", "AUD", "NZD"] as const;
 
+export const JOB_STAGES = ["pricing", "quoted", "won", "lost", "done"] as const;
+export type JobStage = (typeof JOB_STAGES)[number];
+export const JOB_SHELVES = ["open", "archived", "template"] as const;
+export type JobShelf = (typeof JOB_SHELVES)[number];
+
 /** One customer's work at one site. Its parts are records of their own. */
 export const jobSchema = z.object({
-  schemaVersion: z.literal(5),
+  schemaVersion: z.literal(6),
   title: z.string().trim().min(1, "Give the job a name.").max(160),
   customerName: z.string().trim().min(1, "Say who the customer is.").max(160),
   site: z.string().trim().max(400),
@@ -29,6 +35,13 @@ export const jobSchema = z.object({
   lineChanges: lineChangesSchema,
   /** Items that others stand in the place of. */
   swaps: z.array(swapSchema).max(MOST_SWAPS),
+  /** Who supplies items, or all that assemblies need. */
+  supplies: z.array(supplyOfManySchema).max(MOST_SUPPLIES),
+  prices: pricesKeptSchema,
+  /** How far it has come, as somebody said. */
+  stage: z.enum(JOB_STAGES),
+  /** Where it is kept: among those that are worked on, put away, or as the start of others. */
+  shelf: z.enum(JOB_SHELVES),
 });
 export type Job = z.infer<typeof jobSchema>;
 
@@ -52,6 +65,10 @@ export const jobChangesSchema = jobSchema
     optionsTaken: true,
     lineChanges: true,
     swaps: true,
+    supplies: true,
+    prices: true,
+    stage: true,
+    shelf: true,
   })
   .partial();
 export type JobChanges = z.infer<typeof jobChangesSchema>;

@@ -18,6 +18,8 @@ export const LEDGER_KEYS = [
   "option",
   "section",
   "source",
+  "markup",
+  "tax",
 ] as const;
 export type LedgerKey = (typeof LEDGER_KEYS)[number];
 
@@ -50,6 +52,8 @@ const VALUES: Readonly<Record<LedgerKey, (line: LedgerLine) => string>> = {
   option: ({ option }) => option,
   section: ({ section }) => section,
   source: ({ source }) => source,
+  markup: ({ markupPercent }) => markupPercent,
+  tax: ({ tax }) => tax,
 };
 
 export const ledgerValue = (line: LedgerLine, key: LedgerKey): string => VALUES[key](line);

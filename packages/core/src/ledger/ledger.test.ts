@@ -7,7 +7,16 @@ import { orderJob, type PriceItem } from "../order";
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { itemOf, lineOf, soldByLength, times } from "../testing/lines";
 import { feet, inches, sumMoney } from "../units";
-import { type Costing, type Extra, groupLedger, isOwn, LEDGER_KEYS, type LedgerLine, makeLedger } from "./index";
+import {
+  type Costing,
+  type Extra,
+  groupLedger,
+  isOwn,
+  LEDGER_KEYS,
+  type LedgerLine,
+  makeLedger,
+  newExtra,
+} from "./index";
 
 const start = { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
@@ -152,15 +161,11 @@ describe("labour", () => {
 
 describe("what is typed in", () => {
   const extra = (quantity: string, cost: string, minutes: string): Extra => ({
-    id: "x",
-    kind: "material",
-    description: "Sockets",
+    ...newExtra("x", "material", "Sockets", cost),
     section: "First fix",
     quantity,
     unit: "piece",
-    cost,
     minutes,
-    trade: "",
   });
   const typed = (each: Extra) => ledgerOf([], [], { extras: [each], ratePerHour: "31" }).ledger;
 

@@ -1,8 +1,9 @@
 import type { Money } from "../units";
 import type { CostKind } from "./costKinds";
+import type { TaxClass } from "./taxClass";
 
-/** Where a line comes from: counted, counted and then set by hand, typed in, or bought beyond what parts use. */
-export type LineSource = "counted" | "set-by-hand" | "typed" | "rest";
+/** Where a line comes from: counted, counted and then set by hand, typed in, bought beyond what parts use, or hours set for a task in all. */
+export type LineSource = "counted" | "set-by-hand" | "typed" | "rest" | "task-hours";
 
 /** What of a line is for one part. */
 export type LineShare = {
@@ -62,10 +63,17 @@ export type LedgerLine = {
   readonly section: string;
   /** The count lines it stands on. */
   readonly countLineIds: readonly string[];
+  /** What it is marked up by, and how it is taxed. */
+  readonly markupPercent: string;
+  readonly tax: TaxClass;
 };
 
+/** A line before it is known what it is marked up by. */
+export type BareLine = Omit<LedgerLine, "markupPercent" | "tax">;
+
 /** Whether a line is one part's own, so that it goes when the part goes; others are shared. */
-export const isOwn = ({ source }: LedgerLine): boolean => source === "counted" || source === "set-by-hand";
+export const isOwn = ({ source }: Pick<LedgerLine, "source">): boolean =>
+  source === "counted" || source === "set-by-hand";
 
 /** What a line that nobody counted lacks. */
 export const OF_NO_PART = {

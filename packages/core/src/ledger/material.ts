@@ -1,15 +1,15 @@
 import Big from "big.js";
 import type { CountLine } from "../count/records";
 import { allowanceOf, type Order, type PriceItem } from "../order";
-import { allocateMoney, lessMoney, type MeasuringSystem, type Money, sumMoney, toMoney } from "../units";
-import { type LedgerLine, type LineShare, OF_NO_PART } from "./ledgerLine";
+import { allocateMoney, lessMoney, type MeasuringSystem, type Money, priceTimes, sumMoney, toMoney } from "../units";
+import { type BareLine, type LineShare, OF_NO_PART } from "./ledgerLine";
 import { type OwnMaterial, ownMaterial } from "./ownMaterial";
 import { saidQuantity } from "./saidQuantity";
 
 /** What every line that was counted says of itself. */
 export const asCounted = (
   line: CountLine,
-): Omit<LedgerLine, "kind" | "quantity" | "unitName" | "rate" | "cost" | "shares"> => ({
+): Omit<BareLine, "kind" | "quantity" | "unitName" | "rate" | "cost" | "shares"> => ({
   id: line.id,
   source: line.byHand === undefined ? "counted" : "set-by-hand",
   what: line.description,
@@ -36,15 +36,15 @@ export const shareOf = ({ partId, partName, storey, location }: CountLine, cost:
   { partId, partName, storey, location, cost },
 ];
 
-type Known = { readonly item: PriceItem; readonly system: MeasuringSystem; readonly ledger: LedgerLine };
+type Known = { readonly item: PriceItem; readonly system: MeasuringSystem; readonly ledger: BareLine };
 const known = new WeakMap<CountLine, Known>();
 
 /** A count line as a cost. The same line at the same price is not worked out twice. */
-function materialLine(line: CountLine, item: PriceItem, system: MeasuringSystem): LedgerLine {
+function materialLine(line: CountLine, item: PriceItem, system: MeasuringSystem): BareLine {
   const before = known.get(line);
   if (before?.item === item && before.system === system) return before.ledger;
   const own: OwnMaterial = ownMaterial(line, item, system);
-  const ledger: LedgerLine = {
+  const ledger: BareLine = {
     ...asCounted(line),
     ...own,
     id: `material/${line.id}`,
@@ -57,7 +57,7 @@ function materialLine(line: CountLine, item: PriceItem, system: MeasuringSystem)
 }
 
 /** What the price list has not: counted, and nothing is known of what it costs. */
-const unknownLine = (line: CountLine, system: MeasuringSystem): LedgerLine => {
+const unknownLine = (line: CountLine, system: MeasuringSystem): BareLine => {
   const { figure, unitName } = saidQuantity(line, system);
   return {
     ...asCounted(line),
@@ -72,7 +72,7 @@ const unknownLine = (line: CountLine, system: MeasuringSystem): LedgerLine => {
 };
 
 /** What the customer supplies costs nothing here; what is allowed for costs its rate. */
-function suppliedLine(line: CountLine, supply: NonNullable<CountLine["supply"]>, system: MeasuringSystem): LedgerLine {
+function suppliedLine(line: CountLine, supply: NonNullable<CountLine["supply"]>, system: MeasuringSystem): BareLine {
   const { figure, unitName } = saidQuantity(line, system);
   const rate = supply.by === "allowance" ? supply.rate : null;
   const cost = rate === null ? "0.00" : allowanceOf(rate, line.quantity, line.unit, system);
@@ -89,15 +89,15 @@ function suppliedLine(line: CountLine, supply: NonNullable<CountLine["supply"]>,
   };
 }
 
-type Rest = Pick<LedgerLine, "id" | "kind" | "itemCode" | "supplier" | "trade" | "phase" | "countLineIds"> & {
+type Rest = Pick<BareLine, "id" | "kind" | "itemCode" | "supplier" | "trade" | "phase" | "countLineIds"> & {
   readonly name: string;
   readonly whole: Money;
-  readonly own: readonly LedgerLine[];
+  readonly own: readonly BareLine[];
 };
 
 /** A cost over the parts that lines are for, by what each of them uses. Adds up to it. */
-function sharedBy(own: readonly LedgerLine[], cost: Money): LineShare[] {
-  const byPart = new Map<string, { readonly line: LedgerLine; weight: number }>();
+function sharedBy(own: readonly BareLine[], cost: Money): LineShare[] {
+  const byPart = new Map<string, { readonly line: BareLine; weight: number }>();
   for (const line of own) {
     const before = byPart.get(line.partId);
     if (before) before.weight += Number(line.cost);
@@ -118,7 +118,7 @@ function sharedBy(own: readonly LedgerLine[], cost: Money): LineShare[] {
 }
 
 /** What is bought, or allowed, beyond what lines use by themselves: shared by those that use it. Less than nothing where cutting together spared some. */
-function restOf({ name, whole, own, ...line }: Rest): LedgerLine[] {
+function restOf({ name, whole, own, ...line }: Rest): BareLine[] {
   const cost = lessMoney(whole, sumMoney(own.map((each) => each.cost)));
   if (cost === "0.00") return [];
   const shares = sharedBy(own, cost);
@@ -139,17 +139,44 @@ function restOf({ name, whole, own, ...line }: Rest): LedgerLine[] {
 }
 
 /** The one thing that all lines say; nothing where they differ. */
-const common = (lines: readonly LedgerLine[], key: "trade" | "phase" | "supplier"): string => {
+const common = (lines: readonly BareLine[], key: "trade" | "phase" | "supplier"): string => {
   const [first] = lines;
   return first && lines.every((line) => line[key] === first[key]) ? first[key] : "";
 };
 
-function restOfItem(item: PriceItem, own: readonly LedgerLine[], bought: Order["lines"]): LedgerLine[] {
+/** Bringing, fetching and fuel of a hire: shared by those that need it. */
+function chargesOf(item: PriceItem, own: readonly BareLine[], bought: Order["lines"]): BareLine[] {
+  return bought.flatMap(({ id, charge, description, quantity, unitName, unitPrice, countLineIds }) => {
+    if (!charge || unitPrice === null) return [];
+    const cost = priceTimes(unitPrice, quantity);
+    const line: BareLine = {
+      ...OF_NO_PART,
+      id: `hire/${id}`,
+      kind: item.kind,
+      source: "rest",
+      what: description,
+      itemCode: item.code,
+      supplier: item.supplier,
+      trade: common(own, "trade"),
+      phase: common(own, "phase"),
+      countLineIds,
+      quantity: String(quantity),
+      unitName,
+      rate: unitPrice,
+      cost,
+      shares: sharedBy(own, cost),
+    };
+    return [line];
+  });
+}
+
+function restOfItem(item: PriceItem, own: readonly BareLine[], all: Order["lines"]): BareLine[] {
+  const bought = all.filter(({ charge }) => charge === undefined);
   const whole = bought.reduce(
     (sum, { unitPrice, quantity }) => sum.plus(new Big(unitPrice ?? 0).times(quantity)),
     new Big(0),
   );
-  return restOf({
+  const rest = restOf({
     id: `rest/${item.code}`,
     kind: item.kind,
     itemCode: item.code,
@@ -161,10 +188,11 @@ function restOfItem(item: PriceItem, own: readonly LedgerLine[], bought: Order["
     whole: toMoney(whole),
     own,
   });
+  return [...rest, ...chargesOf(item, own, all)];
 }
 
 /** Rates times what is allowed in all is what is said to the customer: cents between that and its lines are theirs together. */
-function restsOfAllowances(order: Order, byLine: ReadonlyMap<string, LedgerLine>): LedgerLine[] {
+function restsOfAllowances(order: Order, byLine: ReadonlyMap<string, BareLine>): BareLine[] {
   return order.supplied.flatMap(({ id, description, cost, countLineIds }) => {
     if (cost === null) return [];
     const own = countLineIds.flatMap((each) => byLine.get(each) ?? []);
@@ -189,11 +217,11 @@ export function materialLines(
   order: Order,
   priceList: readonly PriceItem[],
   system: MeasuringSystem,
-): LedgerLine[] {
+): BareLine[] {
   const items = new Map(priceList.map((item) => [item.code, item]));
-  const ledger: LedgerLine[] = [];
-  const byItem = new Map<PriceItem, LedgerLine[]>();
-  const supplied = new Map<string, LedgerLine>();
+  const ledger: BareLine[] = [];
+  const byItem = new Map<PriceItem, BareLine[]>();
+  const supplied = new Map<string, BareLine>();
   for (const line of lines) {
     if (line.quantity === 0) continue;
     if (line.supply) {

@@ -4,3 +4,4 @@ export * from "./group";
 export * from "./layout";
 export * from "./ledgerLine";
 export * from "./taskUnits";
+export * from "./taxClass";

@@ -1,9 +1,9 @@
 import { ownValue } from "../records/ownValue";
 import { priceTimes } from "../units";
 import type { Costing, LineSet } from "./costing";
-import { isOwn, type LedgerLine } from "./ledgerLine";
+import { type BareLine, isOwn } from "./ledgerLine";
 
-function withSet(line: LedgerLine, { rate: set, hours: setHours }: LineSet): LedgerLine {
+function withSet(line: BareLine, { rate: set, hours: setHours }: LineSet): BareLine {
   const hours = line.kind === "labour" && setHours !== undefined ? setHours : line.hours;
   const quantity = line.kind === "labour" ? hours : line.quantity;
   const rate = set ?? line.rate;
@@ -23,7 +23,7 @@ function withSet(line: LedgerLine, { rate: set, hours: setHours }: LineSet): Led
 }
 
 /** Lines with the rates and hours that people set in force, what came out kept beside them. What is shared, typed or supplied otherwise is changed elsewhere. */
-export function withLinesSet(ledger: readonly LedgerLine[], { linesSet }: Pick<Costing, "linesSet">): LedgerLine[] {
+export function withLinesSet(ledger: readonly BareLine[], { linesSet }: Pick<Costing, "linesSet">): BareLine[] {
   if (Object.keys(linesSet).length === 0) return [...ledger];
   return ledger.map((line) => {
     const set = isOwn(line) && line.supply === "ours" ? ownValue(linesSet, line.id) : undefined;

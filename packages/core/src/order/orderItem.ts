@@ -1,6 +1,7 @@
 import { type CountLine, quantityText } from "../count";
 import { type Problem, problem } from "../problems/problem";
 import { formatLength, formatRunningLength, type MeasuringSystem, NM_PER_M, wholePacks } from "../units";
+import { hireCharges, leastWords, unitsCharged } from "./hireCharges";
 import type { OrderLine } from "./orderLine";
 import type { PriceItem } from "./priceItem";
 import { cheapestLengths, type StockLength } from "./runLengths";
@@ -68,18 +69,20 @@ export function orderPacks(counted: Counted, { unit }: Extract<Way, { by: "pack"
   const holds = buying.by === "pack" ? buying.packSize : buying.by === "cover" ? buying.cover : 1;
   const unitName = buying.by === "each" ? "each" : buying.packName;
   const packs = buying.by === "pack" ? `${buying.packSize} to a ${unitName}` : "";
+  const needed = withWaste(lines, item);
   const line: OrderLine = {
     ...own,
     description: item.name,
-    quantity: wholePacks(withWaste(lines, item), holds),
+    quantity: wholePacks(unitsCharged(needed, item), holds),
     unitName,
     unitPrice: buying.price,
-    note: [noteOf(own.need, own.waste, packs), sparedWords(lines)].filter(Boolean).join(", "),
+    note: [noteOf(own.need, own.waste, packs), sparedWords(lines), leastWords(needed, item)].filter(Boolean).join(", "),
   };
-  if (!first) return { lines: [line], problems: told(`${said} too. That does not add up, so it is ordered apart.`) };
-  if (unit === "count" || buying.by === "cover") return { lines: [line], problems: [] };
+  const ordered = [line, ...hireCharges(item, line)];
+  if (!first) return { lines: ordered, problems: told(`${said} too. That does not add up, so it is ordered apart.`) };
+  if (unit === "count" || buying.by === "cover") return { lines: ordered, problems: [] };
   const each = buying.by === "each" ? "one by one" : "in packs of pieces";
-  return { lines: [line], problems: told(`${said} and sold ${each}: ${line.quantity} are ordered for ${own.need}.`) };
+  return { lines: ordered, problems: told(`${said} and sold ${each}: ${line.quantity} are ordered for ${own.need}.`) };
 }
 
 /** Pieces whose lengths nobody knows: of the longest length each, so that none is too short. */

@@ -19,6 +19,8 @@ export type OrderLine = {
   /** What is added for waste; empty for none. */
   readonly waste: string;
   readonly note: string;
+  /** What a hire costs beside its days or hours. */
+  readonly charge?: "delivery" | "fuel";
 };
 
 /** The cut list of one item. `kept` says that it is one worked out before and kept. */

@@ -31,13 +31,35 @@ const buyingSchema = z.discriminatedUnion("by", [
   }),
 ]);
 
+/** What is hired: how little of it can be, what bringing and fetching cost, fuel for one unit of the hire, and what it gets done in one. */
+const hireSchema = z.object({
+  /** In what it is hired by: days, hours. */
+  least: z.number().min(0).max(10_000),
+  delivery: amountSchema,
+  collection: amountSchema,
+  fuel: amountSchema,
+  /** What one unit of the hire gets done, and in what; null where nobody knows. */
+  output: z.number().positive().max(1_000_000).nullable(),
+  outputUnit: z.string().max(20),
+});
+export type Hire = z.infer<typeof hireSchema>;
+export const plainHire: Hire = { least: 0, delivery: "0", collection: "0", fuel: "0", output: null, outputUnit: "" };
+
+/** The same thing from somebody else, as they sell it. */
+const secondSchema = z.object({
+  supplier: z.string().min(1).max(120),
+  supplierCode: z.string().max(60),
+  priceDate: z.iso.date().nullable(),
+  buying: buyingSchema,
+});
+
 /** What a price list sells. Labour and allowances come from elsewhere. */
 export const ITEM_KINDS = ["material", "plant", "subcontract", "sundry"] as const;
 export type ItemKind = (typeof ITEM_KINDS)[number];
 
 /** Something bought: how it is counted, how it is sold, and for how much. */
 export const priceItemSchema = z.object({
-  schemaVersion: z.literal(2),
+  schemaVersion: z.literal(3),
   code: z.string().min(1).max(80),
   name: z.string().min(1).max(120),
   system: z.enum(["imperial", "metric"]),
@@ -56,6 +78,10 @@ export const priceItemSchema = z.object({
   /** Added to the count before packs are rounded up. */
   wastePercent: z.number().min(0).max(100),
   buying: buyingSchema,
+  /** Who else sells it. */
+  second: secondSchema.nullable(),
+  /** Null for what is not hired. */
+  hire: hireSchema.nullable(),
 });
 export type PriceItem = z.infer<typeof priceItemSchema>;
 
@@ -65,7 +91,7 @@ export const newPriceItem = (
   system: PriceItem["system"],
   buying: PriceItem["buying"] = { by: "each", price: null },
 ): PriceItem => ({
-  schemaVersion: 2,
+  schemaVersion: 3,
   code,
   name: "",
   system,
@@ -78,6 +104,8 @@ export const newPriceItem = (
   retired: false,
   wastePercent: 0,
   buying,
+  second: null,
+  hire: null,
 });
 
 export const priceItemRecord: RecordKind<PriceItem> = {
@@ -98,12 +126,27 @@ export const priceItemRecord: RecordKind<PriceItem> = {
         retired: false,
       }),
     },
+    // Nobody else sold it, and hires had no terms.
+    { to: 3, name: "second-suppliers-and-hire", up: (item) => ({ ...item, second: null, hire: null }) },
   ],
 };
 
+function buyingWithoutPrices(buying: PriceItem["buying"]): PriceItem["buying"] {
+  if (buying.by !== "length") return { ...buying, price: null };
+  return { ...buying, stock: buying.stock.map((each) => ({ ...each, price: null })) };
+}
+
 /** The same item with nothing about money, for those who only need to know what to buy. */
-export function withoutPrices(item: PriceItem): PriceItem {
-  const { buying } = item;
-  if (buying.by !== "length") return { ...item, buying: { ...buying, price: null } };
-  return { ...item, buying: { ...buying, stock: buying.stock.map((each) => ({ ...each, price: null })) } };
+export const withoutPrices = (item: PriceItem): PriceItem => ({
+  ...item,
+  buying: buyingWithoutPrices(item.buying),
+  second: item.second && { ...item.second, buying: buyingWithoutPrices(item.second.buying) },
+  hire: item.hire && { ...item.hire, delivery: "0", collection: "0", fuel: "0" },
+});
+
+/** The item bought from who was second; the first is second then. The same where there is none. */
+export function fromSecond(item: PriceItem): PriceItem {
+  const { second, supplier, supplierCode, priceDate, buying } = item;
+  if (!second) return item;
+  return { ...item, ...second, second: supplier === "" ? null : { supplier, supplierCode, priceDate, buying } };
 }

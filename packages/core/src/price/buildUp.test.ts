@@ -1,6 +1,7 @@
 import Big from "big.js";
 import fc from "fast-check";
 import { reckonJob, startJob } from "../job";
+import { newExtra } from "../ledger";
 import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, percentOf, sumMoney } from "../units";
 import { type BuildUp, buildUpJob, marginFromMarkup, type Pricing } from "./index";
@@ -24,7 +25,8 @@ function expectToAddUp(up: BuildUp): void {
     const of = <T extends { kind: string; cost: string }>(lines: readonly T[]) =>
       sumMoney(lines.filter((line) => line.kind === kind.kind).map((line) => line.cost));
     expect([of(up.ledger), of(up.lines)]).toEqual([kind.cost, kind.cost]);
-    expect(kind.markup).toBe(percentOf(sumMoney([kind.cost, kind.escalation]), kind.markupPercent));
+    expect(sumMoney(kind.markups.map(({ base }) => base))).toBe(sumMoney([kind.cost, kind.escalation]));
+    for (const { percent, base, amount } of kind.markups) expect(amount).toBe(percentOf(base, percent));
   }
   const { cost, escalation, overhead, contingency, fullCost, markup, profit, discount, promptPayment } = up;
   expect(cost).toBe(sumMoney(up.ledger.map((line) => line.cost)));
@@ -77,7 +79,7 @@ describe("the build-up", () => {
           promptPayment: { percent: "2.5", how: wanted % 2 === 0 ? "taken-off" : "allowed-for" },
           adjust:
             wanted % 3 === 0 ? { of: "total", amount: new Big(wanted).div(100).toFixed(2), over: ["labour"] } : null,
-          tax: { name: "Tax", percent: tax },
+          tax: { ...job.pricing.tax, percent: tax },
         };
         expectToAddUp(reckonJob({ ...job, pricing }, walls, starterPriceList, library).buildUp);
       }),
@@ -104,8 +106,7 @@ describe("the build-up", () => {
   });
 
   it("counts typed-in costs by their kind and shares them as a part of their own", () => {
-    const of = { section: "", quantity: "1", unit: "sum", minutes: "0", trade: "" };
-    const extras = [{ id: "x", kind: "plant" as const, description: "Crane", cost: "400", ...of }];
+    const extras = [newExtra("x", "plant", "Crane", "400")];
     const { buildUp } = reckonJob({ ...job, pricing: { ...job.pricing, extras } }, walls, starterPriceList, library);
     expect(buildUp.kinds.find((kind) => kind.kind === "plant")).toMatchObject({ cost: "400.00", markup: "40.00" });
     expect(buildUp.byPart.at(-1)?.name).toBe("Plant, subcontract and other items");

@@ -2,14 +2,16 @@ import Big from "big.js";
 import type { PartCount } from "../count";
 import { type LedgerLine, makeLedger, type Productivity } from "../ledger";
 import type { Order, PriceItem } from "../order";
-import { type Problem, problem } from "../problems/problem";
-import { type MeasuringSystem, type Money, percentOf, sumMoney, toMoney } from "../units";
+import type { Problem } from "../problems/problem";
+import { type MeasuringSystem, type Money, sumMoney, toMoney } from "../units";
 import { type Adjusted, adjustedTo } from "./adjusted";
 import { type CostLine, costLines } from "./costLines";
-import { kindCostsOf } from "./kindCosts";
+import { markedCostsOf } from "./kindCosts";
 import { type PartPrice, partPrices } from "./partPrices";
 import type { Pricing } from "./pricing";
+import { problemsOf } from "./problems";
 import { type Steps, stepsOf } from "./steps";
+import { type TaxShare, taxesOf, taxInAll } from "./taxes";
 
 /** From cost to price, each step a figure that adds up to the next, to the cent. */
 export type BuildUp = Omit<Steps, "price"> & {
@@ -21,7 +23,8 @@ export type BuildUp = Omit<Steps, "price"> & {
   readonly adjusted: Adjusted | undefined;
   readonly priceBeforeTax: Money;
   readonly taxName: string;
-  readonly taxPercent: string;
+  /** By class, the usual first; one for most jobs. */
+  readonly taxes: readonly TaxShare[];
   readonly tax: Money;
   readonly total: Money;
   /** What is left of the price when everything is paid. */
@@ -54,13 +57,16 @@ export const marginFromMarkup = (markupPercent: string): string => {
 export function buildUpJob({ counts, order, priceList, pricing, productivity, system }: BuildUpInput): BuildUp {
   const paced = productivity ? { productivity } : {};
   const ledger = makeLedger({ counts, order, priceList, costing: pricing, system, ...paced });
-  const costs = kindCostsOf(ledger);
+  const costs = markedCostsOf(ledger);
   const reached = stepsOf(costs, pricing);
   const { price, ...steps } = reached;
-  const adjusted = pricing.adjust ? adjustedTo(reached, pricing.adjust, pricing.tax) : undefined;
+  const adjusted = pricing.adjust
+    ? adjustedTo(reached, pricing.adjust, (each, spread) => taxInAll(taxesOf(ledger, pricing, each, spread)))
+    : undefined;
   const priceBeforeTax = sumMoney([price, adjusted?.difference ?? "0.00"]);
   const profitMade = toMoney(new Big(priceBeforeTax).minus(steps.fullCost));
-  const tax = percentOf(priceBeforeTax, pricing.tax.percent);
+  const taxes = taxesOf(ledger, pricing, priceBeforeTax, adjusted);
+  const tax = taxInAll(taxes);
   return {
     ...steps,
     ledger,
@@ -68,7 +74,7 @@ export function buildUpJob({ counts, order, priceList, pricing, productivity, sy
     adjusted,
     priceBeforeTax,
     taxName: pricing.tax.name,
-    taxPercent: pricing.tax.percent,
+    taxes,
     tax,
     total: sumMoney([priceBeforeTax, tax]),
     profitMade,
@@ -76,15 +82,7 @@ export function buildUpJob({ counts, order, priceList, pricing, productivity, sy
     marginOnPricePercent: share(profitMade, priceBeforeTax),
     labourHours: hoursOf(ledger),
     byPart: partPrices(counts, ledger, costs, pricing, price, adjusted),
-    problems: [
-      ...order.problems,
-      ...missingPrices(order),
-      ...missingTasks(counts, pricing),
-      ...belowCost(profitMade, priceBeforeTax),
-      ...steepTax(pricing),
-      ...setOfGone(ledger, pricing),
-      ...retiredInUse(order, priceList),
-    ],
+    problems: problemsOf({ counts, order, priceList, pricing, ledger }, profitMade, priceBeforeTax),
   };
 }
 
@@ -98,50 +96,3 @@ const hoursOf = (ledger: readonly LedgerLine[]): string =>
     .reduce((sum, { hours }) => (hours === "0" ? sum : sum.plus(hours)), new Big(0))
     .round(2)
     .toString();
-
-/** Whether another problem says already that a line has no price. Others of the same item do not. */
-const saysNoPrice = ({ code, path }: Problem, line: Order["lines"][number]): boolean =>
-  path === line.itemCode && (code === "no-price-item" || code === "unit-mismatch");
-
-const missingPrices = (order: Order): Problem[] =>
-  order.lines
-    .filter((line) => line.unitPrice === null && !order.problems.some((each) => saysNoPrice(each, line)))
-    .map((line) => problem("no-price", line.itemCode, `${line.description} has no price in the price list.`));
-
-function missingTasks(counts: readonly PartCount[], pricing: Pricing): Problem[] {
-  const known = new Set(pricing.tasks.map((task) => task.id));
-  const used = new Set(
-    counts.flatMap(({ lines }) => lines.flatMap((line) => (line.unit === "hour" ? [] : (line.labourTask ?? [])))),
-  );
-  return [...used]
-    .filter((task) => !known.has(task))
-    .map((task) => problem("no-labour-task", `tasks.${task}`, `No hours are set for the labour task “${task}”.`));
-}
-
-/** Allowed, and said: discounts and typed prices can come to less than the job costs. */
-const belowCost = (profitMade: Money, price: Money): Problem[] =>
-  new Big(profitMade).lt(0) && price !== "0.00"
-    ? [problem("below-cost", "adjust", `The price is ${toMoney(new Big(profitMade).abs())} less than the job costs.`)]
-    : [];
-
-/** No tax is more than the price: it is reckoned as entered, and said. */
-const steepTax = ({ tax }: Pricing): Problem[] =>
-  Number(tax.percent) > 100 ? [problem("steep-tax", "tax", `${tax.name} is ${tax.percent} %. Check it.`)] : [];
-
-/** Kept, of no effect, and said. */
-function setOfGone(ledger: readonly LedgerLine[], { linesSet }: Pricing): Problem[] {
-  const ids = new Set(ledger.map(({ id }) => id));
-  const gone = Object.keys(linesSet).filter((id) => !ids.has(id)).length;
-  if (gone === 0) return [];
-  const which =
-    gone === 1 ? "One rate or time set by hand is for a line" : `${gone} rates or times set by hand are for lines`;
-  return [problem("set-of-gone-lines", "linesSet", `${which} counted no longer.`)];
-}
-
-/** It goes on being counted and priced; somebody may not be able to buy it. */
-function retiredInUse({ lines }: Order, priceList: readonly PriceItem[]): Problem[] {
-  const used = new Set(lines.map(({ itemCode }) => itemCode));
-  return priceList
-    .filter(({ retired, code }) => retired && used.has(code))
-    .map(({ code, name }) => problem("retired-item", code, `${name} is offered no longer, and this job needs it.`));
-}

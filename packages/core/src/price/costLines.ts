@@ -94,6 +94,20 @@ function workLines(ledger: readonly LedgerLine[], system: MeasuringSystem): Cost
   });
 }
 
+/** Hours that somebody set for a task in all. */
+const taskHoursLines = (ledger: readonly LedgerLine[]): CostLine[] =>
+  ledger
+    .filter(({ source }) => source === "task-hours")
+    .map(({ id, kind, what, crew, quantity, unitName, rate, cost }) => ({
+      id,
+      kind,
+      description: crew === "" ? what : `${what}, ${crew}`,
+      quantity,
+      unitName,
+      unitCost: rate,
+      cost,
+    }));
+
 const typedLines = (ledger: readonly LedgerLine[]): CostLine[] =>
   ledger
     .filter(({ source }) => source === "typed")
@@ -124,5 +138,6 @@ export const costLines = (ledger: readonly LedgerLine[], order: Order, system: M
   ...allowedLines(order),
   ...setLines(ledger),
   ...workLines(ledger, system),
+  ...taskHoursLines(ledger),
   ...typedLines(ledger),
 ];

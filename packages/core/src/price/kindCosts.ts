@@ -1,30 +1,43 @@
 import type { CostKind } from "../ledger/records";
 import { lessMoney, type Money, sumMoney } from "../units";
-import type { KindCosts } from "./steps";
 
-/** What costs come to by kind, exactly. */
-export function kindCostsOf(costs: Iterable<{ readonly kind: CostKind; readonly cost: Money }>): KindCosts {
-  const byKind: Record<CostKind, Money[]> = {
-    material: [],
-    plant: [],
-    subcontract: [],
-    sundry: [],
-    labour: [],
-    allowance: [],
-  };
-  for (const { kind, cost } of costs) byKind[kind].push(cost);
-  return mapKinds((kind) => sumMoney(byKind[kind]));
+/** What costs of one kind at one markup come to. */
+export type MarkedCost = { readonly kind: CostKind; readonly markupPercent: string; readonly cost: Money };
+
+/** Costs by kind and markup: all that steps from cost to price depend on. */
+export type MarkedCosts = ReadonlyMap<string, MarkedCost>;
+
+const keyOf = ({ kind, markupPercent }: Pick<MarkedCost, "kind" | "markupPercent">): string =>
+  `${kind}/${markupPercent}`;
+
+/** What costs come to by kind and markup, exactly. */
+export function markedCostsOf(lines: Iterable<MarkedCost>): MarkedCosts {
+  const costs = new Map<string, { readonly of: MarkedCost; readonly costs: Money[] }>();
+  for (const line of lines) {
+    const key = keyOf(line);
+    const same = costs.get(key);
+    if (same) same.costs.push(line.cost);
+    else costs.set(key, { of: line, costs: [line.cost] });
+  }
+  return new Map(
+    [...costs].map(([key, { of, costs: own }]) => [
+      key,
+      { kind: of.kind, markupPercent: of.markupPercent, cost: sumMoney(own) },
+    ]),
+  );
 }
 
-export const mapKinds = (value: (kind: CostKind) => Money): KindCosts => ({
-  material: value("material"),
-  plant: value("plant"),
-  subcontract: value("subcontract"),
-  sundry: value("sundry"),
-  labour: value("labour"),
-  allowance: value("allowance"),
-});
-
 /** Costs without some of them. */
-export const withoutCosts = (all: KindCosts, gone: KindCosts): KindCosts =>
-  mapKinds((kind) => (gone[kind] === "0.00" ? all[kind] : lessMoney(all[kind], gone[kind])));
+export function withoutCosts(all: MarkedCosts, gone: MarkedCosts): MarkedCosts {
+  if (gone.size === 0) return all;
+  const left = new Map(all);
+  for (const [key, { cost }] of gone) {
+    const before = left.get(key);
+    if (before) left.set(key, { ...before, cost: lessMoney(before.cost, cost) });
+  }
+  return left;
+}
+
+/** What a kind comes to, whatever it is marked up by. */
+export const costOfKind = (costs: Iterable<MarkedCost>, kind: CostKind): Money =>
+  sumMoney([...costs].flatMap((each) => (each.kind === kind ? [each.cost] : [])));

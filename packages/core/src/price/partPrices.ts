@@ -1,9 +1,9 @@
 import { isOwn, type LedgerLine } from "../ledger/records";
 import { allocateMoney, lessMoney, type Money, sumMoney } from "../units";
 import type { Adjusted } from "./adjusted";
-import { kindCostsOf, withoutCosts } from "./kindCosts";
+import { costOfKind, type MarkedCosts, markedCostsOf, withoutCosts } from "./kindCosts";
 import type { Pricing } from "./pricing";
-import { type KindCosts, stepsOf } from "./steps";
+import { stepsOf } from "./steps";
 
 /** What a part comes to in the price before tax. */
 export type PartPrice = {
@@ -51,7 +51,7 @@ const firstThatWeighs = (...choices: (readonly number[])[]): readonly number[] =
 export function partPrices(
   parts: readonly { readonly partId: string; readonly partName: string }[],
   ledger: readonly LedgerLine[],
-  costs: KindCosts,
+  costs: MarkedCosts,
   pricing: Pricing,
   price: Money,
   adjusted: Adjusted | undefined,
@@ -59,7 +59,7 @@ export function partPrices(
   const rows = rowsOf(parts, ledger);
   const own = rows.map((row) => {
     if (row.own.length === 0) return "0.00";
-    return lessMoney(price, stepsOf(withoutCosts(costs, kindCostsOf(row.own)), pricing).price);
+    return lessMoney(price, stepsOf(withoutCosts(costs, markedCostsOf(row.own)), pricing).price);
   });
   const owned = own.map(Number);
   const together = lessMoney(price, sumMoney(own));
@@ -82,10 +82,10 @@ function adjustWeights(rows: readonly Row[], adjusted: Adjusted | undefined): nu
   if (!adjusted) return [];
   const { byKind } = adjusted;
   return rows.map((row) => {
-    const costs = kindCostsOf(row.own);
+    const costs = markedCostsOf(row.own);
     return byKind.reduce((sum, { kind, before, difference }) => {
       const share = Number(before) === 0 ? 0 : Math.abs(Number(difference)) / Number(before);
-      return sum + Number(costs[kind]) * share;
+      return sum + Number(costOfKind(costs.values(), kind)) * share;
     }, 0);
   });
 }

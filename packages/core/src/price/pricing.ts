@@ -2,13 +2,19 @@ import { z } from "zod";
 import {
   COST_KINDS,
   type CostKind,
+  conditionSchema,
   crewSchema,
   extraSchema,
   lineSetSchema,
+  MOST_CONDITIONS,
   MOST_CREWS,
   MOST_LINES_SET,
+  MOST_TRADE_MARKUPS,
   percentSchema,
+  type TaxClass,
   taskSchema,
+  taxClassSchema,
+  tradeMarkupSchema,
 } from "../ledger/records";
 import { recordOf, recordsOf } from "../migrations/fields";
 import type { Migration } from "../migrations/migrate";
@@ -24,6 +30,19 @@ const byKind = z.object({
   labour: percentSchema,
   allowance: percentSchema,
 } satisfies Record<CostKind, typeof percentSchema>);
+
+const taxByKind = z.object({
+  material: taxClassSchema,
+  plant: taxClassSchema,
+  subcontract: taxClassSchema,
+  sundry: taxClassSchema,
+  labour: taxClassSchema,
+  allowance: taxClassSchema,
+} satisfies Record<CostKind, typeof taxClassSchema>);
+
+/** Steps that the customer can read on a line of their own; the others are in the prices of the parts. */
+export const APART_STEPS = ["contingency", "discount", "promptPayment"] as const;
+export type ApartStep = (typeof APART_STEPS)[number];
 
 /** What a step's percentage is of: the bare cost, or everything before the step. */
 export const STEP_BASES = ["cost", "before"] as const;
@@ -48,21 +67,35 @@ export type Adjust = z.infer<typeof adjustSchema>;
 
 /** How a job goes from cost to price. A company's own is the start of each new job's. */
 export const pricingSchema = z.object({
-  schemaVersion: z.literal(3),
+  schemaVersion: z.literal(4),
   ratePerHour: amountSchema,
   crews: z.array(crewSchema).max(MOST_CREWS),
   tasks: z.array(taskSchema).max(200),
+  /** Hours in all of some tasks, by their ids, in the place of what the count makes of them. */
+  taskHours: z
+    .record(z.string().min(1).max(60), amountSchema)
+    .refine((tasks) => Object.keys(tasks).length <= 200, "At most 200 tasks have their hours set."),
+  conditions: z.array(conditionSchema).max(MOST_CONDITIONS),
   /** What costs rise by until the work starts: so many months, compounded. */
   escalation: z.object({ months: z.int().min(0).max(60), percentAMonth: byKind }),
   overhead: stepSchema,
   contingency: stepSchema,
   markupPercent: byKind,
+  markupByTrade: z.array(tradeMarkupSchema).max(MOST_TRADE_MARKUPS),
   profit: stepSchema,
   discountPercent: shareSchema,
   /** Given to who pays at once: taken off the price, or allowed for, so that the price is what is left after it. */
   promptPayment: z.object({ percent: shareSchema, how: z.enum(["taken-off", "allowed-for"]) }),
   adjust: adjustSchema.nullable(),
-  tax: z.object({ name: z.string().min(1).max(40), percent: percentSchema }),
+  /** `contained`: the customer reads prices with the tax in them, and what of the total it is. */
+  tax: z.object({
+    name: z.string().min(1).max(40),
+    percent: percentSchema,
+    reducedPercent: percentSchema,
+    byKind: taxByKind,
+    shown: z.enum(["added", "contained"]),
+  }),
+  apart: z.array(z.enum(APART_STEPS)).max(APART_STEPS.length),
   extras: z.array(extraSchema).max(200),
   linesSet: z
     .record(z.string().min(1).max(300), lineSetSchema)
@@ -78,6 +111,9 @@ const UNIT_NAMES: Readonly<Record<string, string>> = {
   kg: "weight",
 };
 
+const STANDARD_BY_KIND: Readonly<Record<string, TaxClass>> = Object.fromEntries(
+  COST_KINDS.map((kind) => [kind, "standard"]),
+);
 const NONE_BY_KIND = Object.fromEntries(COST_KINDS.map((kind) => [kind, "0"]));
 
 export const pricingMigrations: readonly Migration[] = [
@@ -122,6 +158,26 @@ export const pricingMigrations: readonly Migration[] = [
         })),
       };
     },
+  },
+  {
+    // All was taxed alike, and marked up by its kind.
+    to: 4,
+    name: "tax-classes-and-conditions",
+    up: (pricing) => ({
+      ...pricing,
+      taskHours: {},
+      conditions: [],
+      markupByTrade: [],
+      apart: [],
+      tax: { ...recordOf(pricing.tax), reducedPercent: "0", byKind: STANDARD_BY_KIND, shown: "added" },
+      extras: recordsOf(pricing.extras).map((extra) => ({
+        ...extra,
+        covers: "",
+        quotedBy: "",
+        tax: null,
+        measuredBy: null,
+      })),
+    }),
   },
 ];
 

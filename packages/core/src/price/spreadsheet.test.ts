@@ -97,8 +97,8 @@ it("the same estimate as formulas of a spreadsheet comes to the same cents at ev
       const lineTied = buildUp.ledger.some(
         ({ rate, quantity }) => rate !== null && isTie(new Big(rate).times(quantity.replaceAll(",", ""))),
       );
-      const markupTied = buildUp.kinds.some(({ cost, markupPercent }) =>
-        isTie(new Big(cost).times(markupPercent).div(100)),
+      const markupTied = buildUp.kinds.some(({ markups }) =>
+        markups.some(({ base, percent: of }) => isTie(new Big(base).times(of).div(100))),
       );
       if (tied || lineTied || markupTied || isTie(new Big(buildUp.priceBeforeTax).times(pricing.tax.percent).div(100)))
         return;

@@ -1,10 +1,10 @@
 import { startJob } from "../job";
-import { COST_KINDS } from "../ledger";
+import { COST_KINDS, type CostKind } from "../ledger";
 import { starterCompanySettings } from "../testing/library";
-import { sumMoney } from "../units";
+import { percentOf, sumMoney } from "../units";
 import { adjustedTo, priceForTotal } from "./adjusted";
 import { adjustSchema, type Pricing, riseOf, stepsOf } from "./index";
-import { kindCostsOf } from "./kindCosts";
+import { markedCostsOf } from "./kindCosts";
 
 const job = startJob(
   { title: "T", customerName: "C", site: "", system: "metric", currency: "GBP" },
@@ -17,11 +17,14 @@ const bare: Pricing = {
   markupPercent: none,
   escalation: { months: 0, percentAMonth: none },
 };
-const costs = (material: string, labour: string) =>
-  kindCostsOf([
-    { kind: "material", cost: material },
-    { kind: "labour", cost: labour },
-  ]);
+const marked = (kind: CostKind, cost: string, { markupPercent } = bare) => ({
+  kind,
+  cost,
+  markupPercent: markupPercent[kind],
+});
+const costs = (material: string, labour: string, pricing = bare) =>
+  markedCostsOf([marked("material", material, pricing), marked("labour", labour, pricing)]);
+const taxOn = (percent: string) => (price: string) => percentOf(price, percent);
 
 describe("steps from cost to price", () => {
   // Sockets: materials 248.40, labour 682.00; 15 % profit on all is 139.56, which makes 1069.96; less 2.5 % is 26.75 (arithmetic).
@@ -77,28 +80,22 @@ describe("steps from cost to price", () => {
     ["25", 20],
     ["50", 100 / 3],
   ])("a markup of %s %% is a margin of %s %%", (percent, margin) => {
-    const { price, fullCost } = stepsOf(costs("800.00", "0.00"), {
-      ...bare,
-      markupPercent: { ...none, material: percent },
-    });
+    const pricing = { ...bare, markupPercent: { ...none, material: percent } };
+    const { price, fullCost } = stepsOf(costs("800.00", "0.00", pricing), pricing);
     expect((100 * (Number(price) - Number(fullCost))) / Number(price)).toBeCloseTo(margin, 2);
   });
 });
 
 describe("a typed price", () => {
   const steps = stepsOf(
-    kindCostsOf([
-      { kind: "material", cost: "5000.00" },
-      { kind: "labour", cost: "2500.00" },
-      { kind: "plant", cost: "900.00" },
-    ]),
+    markedCostsOf([marked("material", "5000.00"), marked("labour", "2500.00"), marked("plant", "900.00")]),
     bare,
   );
   const over = [...COST_KINDS];
 
   // 8,400 to 8,250 over 5,000, 2,500 and 900: -89.29, -44.64, -16.07 (arithmetic, largest remainder).
   it("is spread by share, to the cent", () => {
-    const { difference, byKind } = adjustedTo(steps, { of: "price", amount: "8250.00", over }, bare.tax);
+    const { difference, byKind } = adjustedTo(steps, { of: "price", amount: "8250.00", over }, taxOn("20"));
     expect(difference).toBe("-150.00");
     const of = (kind: string) => byKind.find((each) => each.kind === kind)?.difference;
     expect([of("material"), of("labour"), of("plant")]).toEqual(["-89.29", "-44.64", "-16.07"]);
@@ -106,16 +103,16 @@ describe("a typed price", () => {
 
   it("is spread over what was chosen, and over all where none of that costs anything", () => {
     const adjust = { of: "price", amount: "8250.00" } as const;
-    expect(adjustedTo(steps, { ...adjust, over: ["labour"] }, bare.tax).byKind).toEqual([
+    expect(adjustedTo(steps, { ...adjust, over: ["labour"] }, taxOn("20")).byKind).toEqual([
       { kind: "labour", before: "2500.00", difference: "-150.00" },
     ]);
-    const all = adjustedTo(steps, { ...adjust, over: ["allowance"] }, bare.tax).byKind;
+    const all = adjustedTo(steps, { ...adjust, over: ["allowance"] }, taxOn("20")).byKind;
     expect(all).toHaveLength(3);
     expect(sumMoney(all.map((each) => each.difference))).toBe("-150.00");
   });
 
   it("of the margin is what leaves it, and follows the cost: 8,400.00 at 20 % is 10,500.00", () => {
-    const { before, difference } = adjustedTo(steps, { of: "margin", amount: "20.00", over }, bare.tax);
+    const { before, difference } = adjustedTo(steps, { of: "margin", amount: "20.00", over }, taxOn("20"));
     expect([before, difference]).toEqual(["8400.00", "2100.00"]);
   });
 
@@ -126,11 +123,11 @@ describe("a typed price", () => {
   });
 
   it("of the total is the price that makes it with its tax: 1,200.00 at 20 % is 1,000.00; the nearest below where none does", () => {
-    expect(priceForTotal("1200.00", "20")).toBe("1000.00");
+    expect(priceForTotal("1200.00", taxOn("20"))).toBe("1000.00");
     // 0.83 and its tax are 1.00, 0.84 and its tax 1.01; at 25 % no price makes 0.03: 0.02 makes 0.03 (half a cent rounds up).
-    expect(priceForTotal("1.00", "20")).toBe("0.83");
-    expect(priceForTotal("0.03", "25")).toBe("0.02");
-    expect(priceForTotal("0.02", "100")).toBe("0.01");
-    expect(priceForTotal("0.03", "100")).toBe("0.01");
+    expect(priceForTotal("1.00", taxOn("20"))).toBe("0.83");
+    expect(priceForTotal("0.03", taxOn("25"))).toBe("0.02");
+    expect(priceForTotal("0.02", taxOn("100"))).toBe("0.01");
+    expect(priceForTotal("0.03", taxOn("100"))).toBe("0.01");
   });
 });

@@ -1,16 +1,16 @@
 import Big from "big.js";
 import { COST_KINDS, type CostKind } from "../ledger/records";
 import { type Money, percentOf, sumMoney, toMoney } from "../units";
+import type { MarkedCost, MarkedCosts } from "./kindCosts";
 import type { Pricing, StepBase } from "./pricing";
-
-export type KindCosts = Readonly<Record<CostKind, Money>>;
 
 /** Of one kind of cost: what it is now, what it rises by until the work starts, and the markup on both. */
 export type KindTotal = {
   readonly kind: CostKind;
   readonly cost: Money;
   readonly escalation: Money;
-  readonly markupPercent: string;
+  /** What it is marked up by: one for most, several where trades or lines have their own. */
+  readonly markups: readonly { readonly percent: string; readonly base: Money; readonly amount: Money }[];
   readonly markup: Money;
 };
 
@@ -37,13 +37,24 @@ export type Steps = {
 export const riseOf = (percentAMonth: string, months: number): Big =>
   new Big(percentAMonth).div(100).plus(1).pow(months).minus(1);
 
-function kindTotal(kind: CostKind, cost: Money, { escalation, markupPercent }: Pricing): KindTotal {
-  const percent = markupPercent[kind];
-  // Most kinds cost most parts nothing, and most work starts soon: steps are worked out once for each part.
-  if (cost === "0.00") return { kind, cost, escalation: cost, markupPercent: percent, markup: cost };
+function markupOf({ kind, markupPercent: percent, cost }: MarkedCost, { escalation }: Pricing) {
   const { months, percentAMonth } = escalation;
-  const rise = months === 0 ? "0.00" : toMoney(riseOf(percentAMonth[kind], months).times(cost));
-  return { kind, cost, escalation: rise, markupPercent: percent, markup: percentOf(sumMoney([cost, rise]), percent) };
+  // Most kinds cost most parts nothing, and most work starts soon: steps are worked out once for each part.
+  const rise = months === 0 || cost === "0.00" ? "0.00" : toMoney(riseOf(percentAMonth[kind], months).times(cost));
+  const base = rise === "0.00" ? cost : sumMoney([cost, rise]);
+  return { percent, cost, rise, base, amount: cost === "0.00" ? cost : percentOf(base, percent) };
+}
+
+function kindTotal(kind: CostKind, costs: MarkedCosts, pricing: Pricing): KindTotal {
+  const own = [...costs.values()].filter((each) => each.kind === kind);
+  const marked = own.map((each) => markupOf(each, pricing));
+  return {
+    kind,
+    cost: sumMoney(marked.map((each) => each.cost)),
+    escalation: sumMoney(marked.map((each) => each.rise)),
+    markups: marked.map(({ percent, base, amount }) => ({ percent, base, amount })),
+    markup: sumMoney(marked.map((each) => each.amount)),
+  };
 }
 
 const stepOn = ({ percent, on }: { percent: string; on: StepBase }, cost: Money, before: Money): Step => {
@@ -64,8 +75,8 @@ function promptPaymentOn(before: Money, { percent, how }: Pricing["promptPayment
   return { percent, base: before, amount: toMoney(with_.minus(before)) };
 }
 
-export function stepsOf(costs: KindCosts, pricing: Pricing): Steps {
-  const kinds = COST_KINDS.map((kind) => kindTotal(kind, costs[kind], pricing));
+export function stepsOf(costs: MarkedCosts, pricing: Pricing): Steps {
+  const kinds = COST_KINDS.map((kind) => kindTotal(kind, costs, pricing));
   const cost = sumMoney(kinds.map((each) => each.cost));
   const escalation = sumMoney(kinds.map((each) => each.escalation));
   const risen = sumMoney([cost, escalation]);

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { recordOf } from "../migrations/fields";
 import type { RecordKind } from "../records/recordKind";
 import { quotePicturesSchema } from "./settings";
 
@@ -18,7 +19,7 @@ const optionSchema = z.object({
  * An issued quote is this record, kept as it was.
  */
 export const quoteDocumentSchema = z.object({
-  schemaVersion: z.literal(2),
+  schemaVersion: z.literal(3),
   number: z.string().max(40),
   /** ISO dates. */
   date: z.iso.date(),
@@ -34,7 +35,12 @@ export const quoteDocumentSchema = z.object({
   /** What the customer can take beside it: what the total is more by, and what is then done. */
   options: z.array(optionSchema).max(60),
   priceBeforeTax: moneySchema,
-  tax: z.object({ name: z.string(), percent: z.string(), amount: moneySchema }),
+  /** What is said on a line of its own between the parts and the price: a contingency, a discount. */
+  apart: z.array(z.object({ name: z.string(), amount: moneySchema })).max(3),
+  /** By class: what is taxed, and the tax on it. */
+  taxes: z.array(z.object({ name: z.string(), percent: z.string(), base: moneySchema, amount: moneySchema })).max(3),
+  /** Whether prices of parts have the tax in them. */
+  taxContained: z.boolean(),
   total: moneySchema,
   exclusions: z.array(z.string()),
   notes: z.array(z.string()),
@@ -45,5 +51,18 @@ export type QuoteDocument = z.infer<typeof quoteDocumentSchema>;
 export const quoteDocumentRecord: RecordKind<QuoteDocument> = {
   name: "Quote",
   schema: quoteDocumentSchema,
-  migrations: [{ to: 2, name: "options", up: (quote) => ({ ...quote, options: [] }) }],
+  migrations: [
+    { to: 2, name: "options", up: (quote) => ({ ...quote, options: [] }) },
+    {
+      // One tax on all of the price, beside it.
+      to: 3,
+      name: "taxes-by-class",
+      up: ({ tax, ...quote }) => ({
+        ...quote,
+        apart: [],
+        taxes: [{ ...recordOf(tax), base: quote.priceBeforeTax }],
+        taxContained: false,
+      }),
+    },
+  ],
 };

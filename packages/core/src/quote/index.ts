@@ -1,3 +1,4 @@
 export * from "./document";
 export * from "./quoteJob";
 export * from "./settings";
+export * from "./totals";

@@ -42,7 +42,7 @@ describe("the quote", () => {
   it("adds up: shown prices to the price before tax, and that with tax to the total", () => {
     const document = quote({}, [wall, { ...wall, id: "other" }]);
     expect(sumMoney(document.sections.map((section) => section.price ?? "0"))).toBe(document.priceBeforeTax);
-    expect(sumMoney([document.priceBeforeTax, document.tax.amount])).toBe(document.total);
+    expect(sumMoney([document.priceBeforeTax, ...document.taxes.map(({ amount }) => amount)])).toBe(document.total);
   });
 
   it("says each part once, by its place and its name, and nothing of a part that has no work in it", () => {

@@ -1,8 +1,9 @@
+import Big from "big.js";
 import type { CountLine, PartCount } from "../count";
 import type { Part } from "../kinds";
 import { suppliedLines } from "../order/supplied";
-import type { BuildUp } from "../price";
-import { formatMoney, type MeasuringSystem } from "../units";
+import type { ApartStep, BuildUp, Pricing } from "../price";
+import { allocateMoney, formatMoney, lessMoney, type MeasuringSystem, type Money, sumMoney, toMoney } from "../units";
 import type { QuoteDocument } from "./document";
 import type { JobQuote } from "./settings";
 
@@ -19,10 +20,13 @@ export type QuoteInput = {
     readonly currency: string;
   };
   readonly settings: JobQuote;
+  /** Which steps the customer reads by themselves, and whether prices have their tax in them. */
+  readonly pricing: Pick<Pricing, "apart" | "tax">;
   readonly parts: readonly Part[];
   readonly counts: readonly PartCount[];
   readonly buildUp: BuildUp;
   readonly options: QuoteDocument["options"];
+  readonly extras: Pricing["extras"];
 };
 
 /** Adds days to an ISO date, in UTC so that no time zone moves it. Throws for a date that is none. */
@@ -36,7 +40,7 @@ export function addDays(date: string, days: number): string {
 export function quoteJob(input: QuoteInput): QuoteDocument {
   const { settings, buildUp, job } = input;
   return {
-    schemaVersion: 2,
+    schemaVersion: 3,
     number: input.number,
     date: input.date,
     validUntil: addDays(input.date, settings.validDays),
@@ -49,7 +53,9 @@ export function quoteJob(input: QuoteInput): QuoteDocument {
     sections: sectionsOf(input),
     options: [...input.options],
     priceBeforeTax: buildUp.priceBeforeTax,
-    tax: { name: buildUp.taxName, percent: buildUp.taxPercent, amount: buildUp.tax },
+    apart: apartOf(input),
+    taxes: taxLines(buildUp),
+    taxContained: contained(input),
     total: buildUp.total,
     exclusions: [...settings.exclusions],
     notes: notesOf(input),
@@ -72,11 +78,59 @@ function supplyWords(lines: readonly CountLine[], { system, currency }: QuoteInp
   });
 }
 
-function sectionsOf({ parts, counts, buildUp, settings, job }: QuoteInput): QuoteDocument["sections"] {
-  const shown = (partId: string): string | null => {
-    if (settings.detail === "one-price") return null;
-    return buildUp.byPart.find((each) => each.partId === partId)?.price ?? "0.00";
-  };
+const contained = ({ pricing }: QuoteInput): boolean => pricing.tax.shown === "contained";
+
+const APART_WORDS: Readonly<Record<ApartStep, string>> = {
+  contingency: "Contingency",
+  discount: "Discount",
+  promptPayment: "Discount for payment at once",
+};
+
+/** A discount that prices allow for is in them, and nothing that is taken off here. */
+const amountApart = (step: ApartStep, buildUp: BuildUp): Money =>
+  step === "promptPayment" && Number(buildUp.promptPayment.amount) > 0 ? "0.00" : buildUp[step].amount;
+
+/** With tax in prices it is in these as well, by what each is of the price. */
+function withTaxIn(amounts: readonly Money[], input: QuoteInput): readonly Money[] {
+  if (!contained(input)) return amounts;
+  const { priceBeforeTax, total } = input.buildUp;
+  if (Number(priceBeforeTax) === 0) return amounts;
+  return amounts.map((amount) => toMoney(new Big(amount).times(total).div(priceBeforeTax)));
+}
+
+function apartOf(input: QuoteInput): QuoteDocument["apart"] {
+  const { pricing, buildUp } = input;
+  const steps = [...new Set(pricing.apart)].filter((step) => Number(amountApart(step, buildUp)) !== 0);
+  const amounts = withTaxIn(
+    steps.map((step) => amountApart(step, buildUp)),
+    input,
+  );
+  return steps.map((step, index) => ({ name: APART_WORDS[step], amount: amounts[index] ?? "0.00" }));
+}
+
+const taxLines = ({ taxName, taxes }: BuildUp): QuoteDocument["taxes"] =>
+  taxes
+    .filter((each) => taxes.length === 1 || Number(each.base) !== 0)
+    .map(({ percent, base, amount }) => ({ name: taxName, percent, base, amount }));
+
+/** What each part is said to cost: all of them and what is said apart add up to the price that is shown, to the cent. */
+function partPricesShown(input: QuoteInput): ReadonlyMap<string, Money> {
+  const { buildUp } = input;
+  const whole = contained(input) ? buildUp.total : buildUp.priceBeforeTax;
+  const inParts = lessMoney(whole, sumMoney(apartOf(input).map(({ amount }) => amount)));
+  if (inParts === buildUp.priceBeforeTax) return new Map(buildUp.byPart.map(({ partId, price }) => [partId, price]));
+  const prices = allocateMoney(
+    inParts,
+    buildUp.byPart.map(({ price }) => Number(price)),
+  );
+  return new Map(buildUp.byPart.map(({ partId }, index) => [partId, prices[index] ?? "0.00"]));
+}
+
+function sectionsOf(input: QuoteInput): QuoteDocument["sections"] {
+  const { parts, counts, buildUp, settings, job } = input;
+  const prices = partPricesShown(input);
+  const shown = (partId: string): string | null =>
+    settings.detail === "one-price" ? null : (prices.get(partId) ?? "0.00");
   const scopes = new Map(
     counts.map(
       (count) =>
@@ -92,9 +146,20 @@ function sectionsOf({ parts, counts, buildUp, settings, job }: QuoteInput): Quot
       price: shown(part.id),
     }));
   const extras = buildUp.byPart.find((each) => each.partId === "");
-  const extraLines = buildUp.lines.filter((line) => line.id.startsWith("extra/")).map((line) => line.description);
+  const extraLines = extraWords(input);
   if (!extras) return sections;
   return [...sections, { heading: extras.name, paragraphs: extraLines, price: shown("") }];
+}
+
+/** What was typed, with what a subcontractor's sum covers; who quoted it is nobody else's business. */
+function extraWords({ buildUp, extras }: QuoteInput): string[] {
+  const covers = new Map(extras.map(({ id, covers: words }) => [`extra/${id}`, words]));
+  return buildUp.lines
+    .filter((line) => line.id.startsWith("extra/"))
+    .map(({ id, description }) => {
+      const words = covers.get(id) ?? "";
+      return words === "" ? description : `${description}: ${words}`;
+    });
 }
 
 /** Where it is and what it is called; a place that its name begins with is said once. */

@@ -70,10 +70,17 @@ const job = startJob(
   { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" },
   starterCompanySettings,
 );
-const { overhead, ...pricing3 } = job.pricing;
+const pricing3 = {
+  ...without(job.pricing, "taskHours", "conditions", "markupByTrade", "apart"),
+  schemaVersion: 3,
+  tax: { name: "Tax", percent: "8" },
+  extras: [],
+};
+const { overhead } = job.pricing;
 const pricing2 = {
   ...without(
     pricing3,
+    "overhead",
     "crews",
     "escalation",
     "contingency",
@@ -96,6 +103,25 @@ const jobOf2 = { ...job, schemaVersion: 2, pricing: oldPricing, quote: without(j
 const room = PART_KINDS.room.defaults("r", "Room", context);
 const totals = PART_KINDS["wall-totals"].defaults("t", "Walls", context);
 const { framing, ...unframed } = assemblyOf("imperial");
+
+const firstQuote = {
+  schemaVersion: 1,
+  number: "1",
+  date: "2026-11-02",
+  validUntil: "2026-12-02",
+  company: { name: "N", address: "" },
+  customer: { name: "C", site: "" },
+  title: "T",
+  currency: "GBP",
+  intro: "",
+  sections: [],
+  priceBeforeTax: "0.00",
+  tax: { name: "VAT", percent: "20", amount: "0.00" },
+  total: "0.00",
+  exclusions: [],
+  notes: [],
+  terms: "",
+};
 
 /** A record of the version before each migration, by kind and by the migration's name. */
 const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
@@ -143,6 +169,7 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
     "pictures-on-the-quote": jobOf2,
     "options-taken": { ...without(job, "optionsTaken"), schemaVersion: 3 },
     "line-changes": { ...without(job, "lineChanges", "swaps"), schemaVersion: 4 },
+    "prices-kept-and-stages": { ...without(job, "supplies", "prices", "stage", "shelf"), schemaVersion: 5 },
   },
   Assembly: {
     "bolts-and-least-values": {
@@ -154,32 +181,18 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
     options: { ...unframed, schemaVersion: 5 },
     "slots-and-tables": { ...without(unframed, "slot", "tables"), schemaVersion: 3, framing },
   },
-  Quote: {
-    options: {
-      schemaVersion: 1,
-      number: "1",
-      date: "2026-11-02",
-      validUntil: "2026-12-02",
-      company: { name: "N", address: "" },
-      customer: { name: "C", site: "" },
-      title: "T",
-      currency: "GBP",
-      intro: "",
-      sections: [],
-      priceBeforeTax: "0.00",
-      tax: { name: "VAT", percent: "20", amount: "0.00" },
-      total: "0.00",
-      exclusions: [],
-      notes: [],
-      terms: "",
-    },
+  Quote: { options: firstQuote, "taxes-by-class": { ...firstQuote, schemaVersion: 2, options: [] } },
+  Pricing: {
+    "measured-units-by-name": oldPricing,
+    "steps-and-crews": pricing2,
+    "tax-classes-and-conditions": pricing3,
   },
-  Pricing: { "measured-units-by-name": oldPricing, "steps-and-crews": pricing2 },
   "Item of the price list": {
     "kinds-and-dates": {
       ...without(starterPriceList[0] ?? {}, "kind", "category", "supplierCode", "priceDate", "massKg", "retired"),
       schemaVersion: 1,
     },
+    "second-suppliers-and-hire": { ...without(starterPriceList[0] ?? {}, "second", "hire"), schemaVersion: 2 },
   },
   "Company settings": {
     "usual-standards": { ...without(starterCompanySettings, "usualStandards"), schemaVersion: 1, pricing: oldPricing },
@@ -248,7 +261,7 @@ describe("every migration of every kind of record", () => {
 describe("reading a record", () => {
   it("lifts those within it: the pricing of a stored job", () => {
     expect(readStored(jobRecord, { ...job, pricing: oldPricing })).toMatchObject({
-      value: { pricing: { schemaVersion: 3 } },
+      value: { pricing: { schemaVersion: 4 } },
     });
   });
 

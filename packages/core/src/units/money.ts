@@ -73,6 +73,31 @@ export function allocateMoney(total: Money, weights: readonly number[]): Money[]
   return shares.map((share) => moneyOfCents(cents < 0n ? -share : share));
 }
 
+/**
+ * Amounts as money that adds up to a total: each rounded down to the cent, and the cents left over given to the largest remainders.
+ * For amounts that come near the total already, of whatever sign: what is missing is spread by their sizes first.
+ */
+export function roundToTotal(total: Money, amounts: readonly number[]): Money[] {
+  const cents = Number(centsOf(total));
+  const size = amounts.reduce((sum, amount) => sum + Math.abs(amount), 0);
+  if (size === 0) return allocateMoney(total, amounts);
+  const missing = cents - 100 * amounts.reduce((sum, amount) => sum + amount, 0);
+  const exact = amounts.map((amount) => 100 * amount + (missing * Math.abs(amount)) / size);
+  const shares = exact.map((amount) => BigInt(Math.floor(amount)));
+  let left = centsOf(total) - shares.reduce((a, b) => a + b, 0n);
+  const byRemainder = exact
+    .map((amount, index) => ({ index, remainder: amount - Math.floor(amount) }))
+    .sort((a, b) => b.remainder - a.remainder || a.index - b.index);
+  for (const { index } of byRemainder) {
+    if (left <= 0n) break;
+    shares[index] = (shares[index] ?? 0n) + 1n;
+    left -= 1n;
+  }
+  // What plain numbers are too coarse for is the first one's.
+  shares[0] = (shares[0] ?? 0n) + left;
+  return shares.map(moneyOfCents);
+}
+
 /** `$1,298.70`, `£1,298.70`: the job's currency, in plain English notation. */
 export function formatMoney(amount: Money, currency: string): string {
   const formatter = new Intl.NumberFormat("en", { style: "currency", currency, currencyDisplay: "narrowSymbol" });

@@ -66,7 +66,7 @@ describe("a database from before assemblies", () => {
       choices: { sheathed: true },
     });
     expect(jobSchema.parse(await read("job"))).toMatchObject({
-      schemaVersion: 5,
+      schemaVersion: 6,
       standard: null,
       quote: { pictures: [] },
       cutting: { yard: [] },

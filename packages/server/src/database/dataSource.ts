@@ -3,6 +3,7 @@ import { assemblyEntity, standardEntity } from "../assemblies/entity";
 import { companyEntity, userEntity } from "../companies/entity";
 import type { Config } from "../config";
 import { commandEntity, jobEntity } from "../jobs/entity";
+import { jobTotalEntity } from "../jobs/totals";
 import { partEntity, partVersionEntity } from "../parts/entity";
 import { photoEntity } from "../photos/entity";
 import { priceBatchEntity, priceItemEntity, priceItemVersionEntity } from "../priceList/entity";
@@ -12,6 +13,7 @@ import { Assemblies1764200000000 } from "./assemblies";
 import { ChangeNumbers1764600000000 } from "./changeNumbers";
 import { metAnother } from "./conflicts";
 import { Initial1764000000000 } from "./initial";
+import { JobPrices1764900000000 } from "./jobPrices";
 import { MasonryStarters1764500000000 } from "./masonryStarters";
 import { OpeningsAndPictures1764300000000 } from "./openingsAndPictures";
 import { PriceHistory1764800000000 } from "./priceHistory";
@@ -40,6 +42,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       ChangeNumbers1764600000000,
       RoofStarters1764700000000,
       PriceHistory1764800000000,
+      JobPrices1764900000000,
     ],
     entities: [
       companyEntity,
@@ -47,6 +50,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       sessionEntity,
       signInAttemptEntity,
       jobEntity,
+      jobTotalEntity,
       commandEntity,
       partEntity,
       partVersionEntity,

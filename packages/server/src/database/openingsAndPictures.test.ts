@@ -98,7 +98,7 @@ describe("a database from before unit sizes and pictures", () => {
       openings: [{ name: "Door 1", measuredAs: "rough", along: "from-left" }],
       choices: { spacing: 304_800_000 },
     });
-    expect(jobSchema.parse(await read("job", "data"))).toMatchObject({ schemaVersion: 5, quote: { pictures: [] } });
+    expect(jobSchema.parse(await read("job", "data"))).toMatchObject({ schemaVersion: 6, quote: { pictures: [] } });
     const document = await read("quote", "document");
     expect(document).toEqual({ ...oldQuote, pictures: [] });
     expect(readStored(quoteDocumentRecord, document)).toMatchObject({ value: { total: "1.00", options: [] } });

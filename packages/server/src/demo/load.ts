@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { hash } from "@node-rs/argon2";
-import { type NewJob, type Part, partContext, startJob } from "@wide-porch/core";
+import { type Job, type NewJob, newExtra, type Part, partContext, startJob } from "@wide-porch/core";
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { insertStarters } from "../assemblies/store";
@@ -39,6 +39,9 @@ const SKYLARK: NewJob = {
   system: "imperial",
   currency: "USD",
 };
+
+/** At the prices of today, as any job that is started. */
+const startDemoJob = (start: NewJob): Job => startJob(start, starterCompanySettings, null, new Date().toISOString());
 
 /** Loads the invented company once: when there is any company, nothing is touched. */
 export async function loadDemo(dataSource: DataSource): Promise<void> {
@@ -79,20 +82,8 @@ async function insertParts(manager: EntityManager, companyId: string, jobId: str
 }
 
 async function insertLanternHouse(manager: EntityManager, companyId: string, owner: string): Promise<void> {
-  const start = startJob(LANTERN_HOUSE, starterCompanySettings);
-  const extras = [
-    {
-      id: "saw-bench",
-      kind: "plant" as const,
-      description: "Hire of saw bench, one week",
-      section: "",
-      quantity: "1",
-      unit: "sum",
-      cost: "85.00",
-      minutes: "0",
-      trade: "",
-    },
-  ];
+  const start = startDemoJob(LANTERN_HOUSE);
+  const extras = [newExtra("saw-bench", "plant", "Hire of saw bench, one week", "85.00")];
   const standard = { id: "new-build", version: 1 };
   const job = { ...start, pricing: { ...start.pricing, extras }, standard };
   const row = await insertJob(manager, companyId, job);
@@ -102,14 +93,17 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
 
 /** A metric job: masonry in the yard, and a partition with nothing measured. */
 async function insertQuillmoor(manager: EntityManager, companyId: string, owner: string): Promise<void> {
-  const start = startJob(QUILLMOOR, starterCompanySettings);
-  const job = { ...start, pricing: { ...start.pricing, tax: { name: "VAT", percent: "20" } } };
+  const start = startDemoJob(QUILLMOOR);
+  const job = {
+    ...start,
+    pricing: { ...start.pricing, tax: { ...start.pricing.tax, name: "VAT", percent: "20", reducedPercent: "5" } },
+  };
   const row = await insertJob(manager, companyId, job);
   await insertParts(manager, companyId, row.id, owner, quillmoor(randomUUID, partContext("metric", library)));
 }
 
 /** A roof of two pitches, with nothing measured beneath it yet. */
 async function insertSkylark(manager: EntityManager, companyId: string, owner: string): Promise<void> {
-  const row = await insertJob(manager, companyId, startJob(SKYLARK, starterCompanySettings));
+  const row = await insertJob(manager, companyId, startDemoJob(SKYLARK));
   await insertParts(manager, companyId, row.id, owner, skylark(randomUUID, partContext("imperial", library)));
 }

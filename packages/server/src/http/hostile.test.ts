@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { newExtra } from "@wide-porch/core";
 import { starterAssemblies, starterStandards } from "@wide-porch/library";
 import { type Agent, addCompany, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
 
@@ -165,15 +166,9 @@ describe("a total beyond what a quote can say", () => {
     const { body } = await ros.get(`/api/v1/jobs/${id}`).expect(200);
     const { pricing } = body.job.job;
     const extras = Array.from({ length: 200 }, (_, index) => ({
-      id: `e${index}`,
-      kind: "plant",
-      description: "Crane",
-      section: "",
+      ...newExtra(`e${index}`, "plant", "Crane", "999999999"),
       quantity: "999999999",
-      unit: "day",
-      cost: "999999999",
       minutes: "999999999",
-      trade: "",
     }));
     const markupPercent = { ...pricing.markupPercent, plant: "999" };
     const changes = { pricing: { ...pricing, extras, overhead: { percent: "999", on: "before" }, markupPercent } };

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { newExtra, plainHire } from "@wide-porch/core";
 import { allEndpoints } from "../app";
 import { type Agent, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
 
@@ -12,6 +13,10 @@ const MARKS = {
   rateByHand: "553.71",
   wanted: "44821.63",
   allowance: "391.84",
+  allowanceOfItem: "287.93",
+  delivery: "176.52",
+  quotedBy: "Somebody who quoted 65.41",
+  hours: "5419.37",
 };
 
 let server: TestServer;
@@ -23,7 +28,8 @@ const wall = newWall();
 async function changeItem(price: string): Promise<void> {
   const { body } = await ros.get("/api/v1/price-list").expect(200);
   const record = body.items.find((each: { item: { code: string } }) => each.item.code === "nail/8d");
-  const item = { ...record.item, buying: { ...record.item.buying, price } };
+  const hire = { ...plainHire, delivery: MARKS.delivery };
+  const item = { ...record.item, hire, buying: { ...record.item.buying, price } };
   await ros.put("/api/v1/price-list/nail%2F8d").send({ baseRevision: record.revision, item }).expect(200);
 }
 
@@ -32,8 +38,9 @@ beforeAll(async () => {
   ros = await server.signedInAs("ros@fernhollow.example");
   juno = await server.signedInAs("juno@fernhollow.example");
   await changeItem(MARKS.oldPrice);
-  await changeItem(MARKS.price);
+  // It keeps the old price, which is answered by an address of its own.
   jobId = (await ros.post("/api/v1/jobs").send(NEW_JOB).expect(201)).body.id;
+  await changeItem(MARKS.price);
   await ros
     .put(`/api/v1/jobs/${jobId}/parts/${wall.id}`)
     .send({ commandId: randomUUID(), baseRevision: 0, part: wall })
@@ -42,26 +49,19 @@ beforeAll(async () => {
   const { body: counted } = await ros.get(`/api/v1/jobs/${jobId}/counts`).expect(200);
   const line = counted.counts[0].lines.find((each: { itemCode: string }) => each.itemCode !== "");
   const { pricing } = body.job.job;
-  const extra = {
-    id: "x",
-    kind: "plant",
-    description: "Crane",
-    section: "",
-    quantity: "1",
-    unit: "sum",
-    minutes: "0",
-    trade: "",
-  };
+  const extra = { ...newExtra("x", "plant", "Crane", MARKS.typed), quotedBy: MARKS.quotedBy };
   const changes = {
     pricing: {
       ...pricing,
       ratePerHour: MARKS.rate,
       crews: [{ id: "c", name: "Crew", ratePerHour: MARKS.crew, onCostPercent: "0", trades: ["Framing"] }],
-      extras: [{ ...extra, cost: MARKS.typed }],
+      extras: [extra],
+      taskHours: { studs: MARKS.hours },
       linesSet: { [`labour/${line.id}`]: { rate: MARKS.rateByHand } },
       adjust: { of: "total", amount: MARKS.wanted, over: ["labour"] },
     },
     lineChanges: { [line.id]: { supply: { by: "allowance", rate: MARKS.allowance }, note: "Said by the customer" } },
+    supplies: [{ of: "item", id: "nail/8d", supply: { by: "allowance", rate: MARKS.allowanceOfItem } }],
   };
   await ros
     .patch(`/api/v1/jobs/${jobId}`)

@@ -126,9 +126,11 @@ export async function importJob(
     pictures: renamed(quote.pictures),
   });
   return inTransaction(dataSource, async (manager) => {
+    // The prices it was kept at are another list's.
+    const prices = { at: new Date().toISOString(), taken: {} };
     const brought = await bringAlong(manager, companyId, userId, result.file);
     const job = withPartsRenamed(brought.job, (id) => partIds.get(id) ?? id);
-    const row = await insertJob(manager, companyId, { ...job, quote: withPictures(job.quote) });
+    const row = await insertJob(manager, companyId, { ...job, prices, quote: withPictures(job.quote) });
     const author = { userId, at: new Date() };
     for (const part of parts) await insertPart(manager, row, { id: part.id, data: brought.part(part) }, author);
     for (const { stored } of result.unknownParts) await insertPart(manager, row, asItIs(stored), author);

@@ -29,7 +29,7 @@ export const jobAnswer = (row: JobRow, role: Role) => ({
   job: !isKnown(row) ? barely(row.data) : seesCosts(role) ? row.data : withoutCosts(row.data),
 });
 
-const withoutCosts = (job: JobRow["data"]) => ({ ...job, pricing: null, lineChanges: withoutRates(job.lineChanges) });
+const withoutCosts = (job: JobRow["data"]) => ({ ...withoutRates(job), pricing: null });
 
 /** Of a job of another version nobody here knows where its costs are: its name and its customer's, and no more. */
 const barely = ({ schemaVersion, title, customerName }: JobRow["data"]) =>

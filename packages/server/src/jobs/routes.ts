@@ -8,8 +8,9 @@ import {
   jobChangesSchema as jobFieldsSchema,
   newJobSchema,
   plainLine,
-  reckonJob,
+  priceItemSchema,
   startJob,
+  withoutPrices,
 } from "@wide-porch/core/reckoning";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
@@ -18,25 +19,14 @@ import { libraryOf, newestStandard } from "../assemblies/store";
 import { companyEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
-import { type Endpoint, endpoint } from "../http/endpoint";
+import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { HttpProblem } from "../http/problemDetails";
-import { priceListOf } from "../priceList/store";
+import { keptItems } from "../priceList/inForce";
 import { jobAnswer, jobAnswerSchema, partAnswer, partAnswerSchema } from "./answers";
 import { commandOf, once } from "./commands";
 import { type JobRow, jobEntity } from "./entity";
-import { allPartsOf, changeNumberOf, jobOf, lockJob, partsOf, partsSince } from "./store";
-
-const pageSchema = z.object({
-  page: z.coerce.number().int().min(1).max(100_000).default(1),
-  perPage: z.coerce.number().int().min(1).max(100).default(50),
-  /** Words that a job's name, customer or site has, each of them somewhere. */
-  find: z.string().trim().max(160).default(""),
-});
-
-/** What a person types is no pattern: a percent sign is one. */
-const literally = (word: string): string => word.replace(/[\\%_]/g, "\\$&");
-const SEARCHED =
-  "CONCAT_WS(' ', JSON_VALUE(job.data, '$.title'), JSON_VALUE(job.data, '$.customerName'), JSON_VALUE(job.data, '$.site'))";
+import { reckon } from "./price";
+import { allPartsOf, changeNumberOf, jobOf, lockJob, partsSince } from "./store";
 
 const changesSchema = jobFieldsSchema.strict();
 
@@ -73,30 +63,6 @@ const jobChangesSchema = z.object({
 
 export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
   endpoint({
-    method: "get",
-    path: "/jobs",
-    access: "signed-in",
-    summary: "The company's jobs, last changed first",
-    status: 200,
-    query: pageSchema,
-    answer: z.object({ items: z.array(jobAnswerSchema), total: z.int(), page: z.int(), perPage: z.int() }),
-    handle: async ({ user, query: { page, perPage, find } }) => {
-      const { companyId } = user;
-      const found = dataSource.getRepository(jobEntity).createQueryBuilder("job").where({ companyId });
-      const words = find.split(/\s+/).filter(Boolean);
-      for (const [index, word] of words.entries())
-        found.andWhere(`${SEARCHED} COLLATE utf8mb4_unicode_ci LIKE :word${index}`, {
-          [`word${index}`]: `%${literally(word)}%`,
-        });
-      const [rows, total] = await found
-        .orderBy({ "job.updatedAt": "DESC", "job.id": "ASC" })
-        .skip((page - 1) * perPage)
-        .take(perPage)
-        .getManyAndCount();
-      return { items: rows.map((row) => jobAnswer(row, user.role)), total, page, perPage };
-    },
-  }),
-  endpoint({
     method: "post",
     path: "/jobs",
     access: "sees-costs",
@@ -106,9 +72,13 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: jobAnswerSchema,
     handle: async ({ user, body }) => {
       const company = await dataSource.getRepository(companyEntity).findOneByOrFail({ id: user.companyId });
+      const startedAt = new Date().toISOString();
       const { usualStandards } = company.settings;
       const usual = await newestStandard(dataSource, user.companyId, body.system, usualStandards[body.system]);
-      return jobAnswer(await insertJob(dataSource, user.companyId, startJob(body, company.settings, usual)), user.role);
+      return jobAnswer(
+        await insertJob(dataSource, user.companyId, startJob(body, company.settings, usual, startedAt)),
+        user.role,
+      );
     },
   }),
   endpoint({
@@ -165,6 +135,20 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     },
   }),
   endpoint({
+    method: "get",
+    path: "/jobs/:jobId/prices",
+    access: "signed-in",
+    summary: "The items that the job is reckoned with in another version than the price list has now",
+    status: 200,
+    answer: z.object({ kept: z.array(z.object({ revision: z.int(), item: priceItemSchema })) }),
+    handle: async ({ user, param }) => {
+      const row = await jobOf(dataSource, user.companyId, param("jobId"));
+      const kept = await keptItems(dataSource, user.companyId, row.data);
+      if (seesCosts(user.role)) return { kept };
+      return { kept: kept.map(({ revision, item }) => ({ revision, item: withoutPrices(item) })) };
+    },
+  }),
+  endpoint({
     method: "patch",
     path: "/jobs/:jobId",
     access: "sees-costs",
@@ -207,28 +191,12 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
       };
     },
   }),
-  endpoint({
-    method: "get",
-    path: "/jobs/:jobId/price",
-    access: "sees-costs",
-    summary: "The build-up from cost to price",
-    status: 200,
-    answer: z.unknown(),
-    handle: async ({ user, param }) => (await reckon(dataSource, user.companyId, param("jobId"))).buildUp,
-  }),
 ];
 
 /** What is allowed for a thing is a cost, and this answer has none. */
 function withoutRate(line: CountLine): object {
   const plain = plainLine(line);
   return plain.supply ? { ...plain, supply: { by: plain.supply.by } } : plain;
-}
-
-async function reckon(dataSource: DataSource, companyId: string, jobId: string) {
-  const row = await jobOf(dataSource, companyId, jobId);
-  const parts = (await partsOf(dataSource, companyId, jobId)).map((part) => part.data);
-  const priceList = await priceListOf(dataSource, companyId);
-  return reckonJob(row.data, parts, priceList, await libraryOf(dataSource, companyId, row.data, parts));
 }
 
 export async function insertJob(

@@ -1,4 +1,4 @@
-import { formatMoney, type QuoteDocument } from "@wide-porch/core";
+import { formatMoney, type QuoteDocument, quoteTotals } from "@wide-porch/core";
 import type { Response } from "express";
 import PDFDocument from "pdfkit";
 
@@ -132,9 +132,8 @@ function totals(pdf: Pdf, quote: QuoteDocument): void {
   keepTogether(pdf, 90);
   pdf.moveDown(0.8);
   rule(pdf);
-  amountLine(pdf, "Price before tax", formatMoney(quote.priceBeforeTax, quote.currency), "text");
-  amountLine(pdf, `${quote.tax.name} at ${quote.tax.percent} %`, formatMoney(quote.tax.amount, quote.currency), "text");
-  amountLine(pdf, "Total to pay", formatMoney(quote.total, quote.currency), "strong");
+  for (const { name, amount, strong } of quoteTotals(quote))
+    amountLine(pdf, name, formatMoney(amount, quote.currency), strong ? "strong" : "text");
 }
 
 function list(pdf: Pdf, title: string, items: readonly string[]): void {

@@ -1,4 +1,4 @@
-import { type PriceItem, priceItemSchema } from "@wide-porch/core";
+import { newPriceItem, type PriceItem, priceItemSchema } from "@wide-porch/core";
 import { type Agent, addCompany, startTestServer, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
@@ -17,19 +17,10 @@ afterAll(() => server.stop());
 
 const item = (code: string, price: string, more: Partial<PriceItem> = {}): PriceItem =>
   priceItemSchema.parse({
-    schemaVersion: 2,
-    code,
+    ...newPriceItem(code, "imperial", { by: "each", price }),
     name: `Item ${code}`,
-    system: "imperial",
-    kind: "material",
-    category: "",
     supplier: "Marlcroft Hardware (invented)",
-    supplierCode: "",
     priceDate: "2026-12-01",
-    massKg: null,
-    retired: false,
-    wastePercent: 0,
-    buying: { by: "each", price },
     ...more,
   });
 const at = (code: string, rest = "") => `/api/v1/price-list/${encodeURIComponent(code)}${rest}`;

@@ -12,7 +12,7 @@ import { jobOf, lockJob, partsOf, touchJob } from "../jobs/store";
 import { paperPictures } from "../pdf/paperPictures";
 import { type QuotePictures, sendQuotePdf } from "../pdf/quotePdf";
 import { photoEntity } from "../photos/entity";
-import { priceListOf } from "../priceList/store";
+import { pricesOfJob } from "../priceList/inForce";
 import { quoteDate } from "./dates";
 import { type QuoteRow, type QuoteSnapshot, quoteEntity } from "./entity";
 import { nextNumber } from "./numbers";
@@ -61,7 +61,7 @@ async function makeQuote(
   const row = await jobOf(source, companyId, jobId);
   const company = await source.getRepository(companyEntity).findOneByOrFail({ id: companyId });
   const parts = (await partsOf(source, companyId, jobId)).map((part) => part.data);
-  const priceList = await priceListOf(source, companyId);
+  const priceList = await pricesOfJob(source, companyId, row.data);
   const library = await libraryOf(source, companyId, row.data, parts);
   const reckoning = reckonJob(row.data, parts, priceList, library);
   const issue = { ...issued, company: { name: company.name, address: company.settings.address } };

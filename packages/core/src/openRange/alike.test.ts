@@ -1,8 +1,8 @@
-import { type OpenPoint, PART_KINDS, type Part, partContext } from "@wide-porch/core";
-import { library } from "@wide-porch/library";
-import { alikePoints, type PartPoint, partsText } from "./openPoints";
+import { type OpenPoint, PART_KINDS, type Part } from "../kinds";
+import { contexts } from "../testing/library";
+import { alikePoints, type PartPoint, partsText } from "./index";
 
-const context = partContext("imperial", library);
+const context = contexts.imperial;
 const parts: Part[] = ["a", "b", "c"].map((id) => PART_KINDS["stud-wall"].defaults(id, `Wall ${id}`, context));
 const partOf = (id: string) => parts.find((part) => part.id === id);
 const pointOf = (partId: string, point: Partial<OpenPoint>): PartPoint => ({

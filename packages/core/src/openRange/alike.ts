@@ -1,5 +1,4 @@
-import type { OpenPoint, Part, PartContext } from "@wide-porch/core";
-import { canBeConfirmed } from "@wide-porch/core";
+import { canBeConfirmed, type OpenPoint, type Part, type PartContext } from "../kinds";
 
 /** An open point of one part. */
 export type PartPoint = { readonly partId: string; readonly partName: string; readonly point: OpenPoint };

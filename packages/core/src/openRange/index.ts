@@ -1,0 +1,3 @@
+export * from "./questions";
+export * from "./range";
+export * from "./records";

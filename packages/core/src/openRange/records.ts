@@ -1,0 +1,3 @@
+export * from "./advice";
+export * from "./alike";
+export * from "./openPointRange";

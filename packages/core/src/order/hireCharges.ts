@@ -1,0 +1,39 @@
+import Big from "big.js";
+import type { OrderLine } from "./orderLine";
+import type { Hire, PriceItem } from "./priceItem";
+
+/** How many units of a hire are charged: no fewer than the least. */
+export const unitsCharged = (needed: number, { hire }: Pick<PriceItem, "hire">): number =>
+  needed > 0 ? Math.max(needed, hire?.least ?? 0) : needed;
+
+/** What is said where more is charged than is needed. */
+export const leastWords = (needed: number, { hire }: Pick<PriceItem, "hire">): string =>
+  hire && needed > 0 && needed < hire.least ? `${hire.least} at least are charged` : "";
+
+const deliveryOf = ({ delivery, collection }: Hire): string => new Big(delivery).plus(collection).toString();
+
+/** What comes with a hire: bringing and fetching it once for the job, and the fuel of what is hired. */
+export function hireCharges(item: PriceItem, hired: OrderLine): OrderLine[] {
+  const { hire, name } = item;
+  if (!hire || hired.quantity === 0) return [];
+  const said = { itemCode: item.code, countLineIds: hired.countLineIds, need: "", waste: "", note: "" };
+  const delivery: OrderLine = {
+    ...said,
+    id: `${hired.id}/delivery`,
+    description: `Delivery and collection: ${name}`,
+    quantity: 1,
+    unitName: "sum",
+    unitPrice: deliveryOf(hire),
+    charge: "delivery",
+  };
+  const fuel: OrderLine = {
+    ...said,
+    id: `${hired.id}/fuel`,
+    description: `Fuel: ${name}`,
+    quantity: hired.quantity,
+    unitName: hired.unitName,
+    unitPrice: hire.fuel,
+    charge: "fuel",
+  };
+  return [delivery, fuel].filter(({ unitPrice }) => Number(unitPrice) !== 0);
+}

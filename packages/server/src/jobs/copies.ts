@@ -1,0 +1,43 @@
+import { randomUUID } from "node:crypto";
+import { copyJob, newJobSchema } from "@wide-porch/core";
+import type { DataSource } from "typeorm";
+import { z } from "zod";
+import { inTransaction } from "../database/dataSource";
+import { type Endpoint, endpoint } from "../http/endpoint";
+import { insertPart } from "../parts/store";
+import { jobAnswer, jobAnswerSchema } from "./answers";
+import { insertJob } from "./routes";
+import { jobOf, partsOf } from "./store";
+
+const copySchema = newJobSchema
+  .pick({ title: true, customerName: true, site: true })
+  .extend({
+    partIds: z.array(z.string().max(80)).max(2000).nullable(),
+    shelf: z.enum(["open", "template"]),
+    typed: z.boolean(),
+  })
+  .meta({ id: "CopyOfJob" });
+
+export const jobCopyEndpoints = (dataSource: DataSource): Endpoint[] => [
+  endpoint({
+    method: "post",
+    path: "/jobs/:jobId/copies",
+    access: "sees-costs",
+    summary:
+      "A job as the start of another: all of its parts or some, at the prices of today; the first stays as it is",
+    status: 201,
+    body: copySchema,
+    answer: jobAnswerSchema,
+    handle: ({ user, param, body }) =>
+      inTransaction(dataSource, async (manager) => {
+        const { companyId, id: userId } = user;
+        const from = await jobOf(manager, companyId, param("jobId"));
+        const parts = (await partsOf(manager, companyId, from.id)).map((part) => part.data);
+        const at = new Date();
+        const copy = copyJob(from.data, parts, body, at.toISOString(), randomUUID);
+        const row = await insertJob(manager, companyId, copy.job);
+        for (const part of copy.parts) await insertPart(manager, row, { id: part.id, data: part }, { userId, at });
+        return jobAnswer(row, user.role);
+      }),
+  }),
+];

@@ -1,0 +1,23 @@
+import { EntitySchema } from "typeorm";
+
+/** What a job came to when it was last reckoned: good while neither the job nor a price has changed since. */
+export type JobTotalRow = {
+  jobId: string;
+  companyId: string;
+  changeNumber: number;
+  priceStamp: string;
+  total: string;
+  marginPercent: string;
+};
+
+export const jobTotalEntity = new EntitySchema<JobTotalRow>({
+  name: "job_total",
+  columns: {
+    jobId: { type: "char", length: 36, primary: true },
+    companyId: { type: "char", length: 36 },
+    changeNumber: { type: "int" },
+    priceStamp: { type: "varchar", length: 40 },
+    total: { type: "decimal", precision: 16, scale: 2 },
+    marginPercent: { type: "decimal", precision: 9, scale: 1 },
+  },
+});
