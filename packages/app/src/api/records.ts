@@ -5,6 +5,7 @@ import {
   type Part,
   partSchema,
   priceItemRecord,
+  pricesKeptSchema,
   quoteDocumentRecord,
   readPart,
   reportMatchSchema,
@@ -130,7 +131,14 @@ export const jobChangesSchema = z.object({
 export type JobChanges = z.infer<typeof jobChangesSchema>;
 
 export const priceRecordSchema = z.object({ revision: z.number(), item: recordOf(priceItemRecord) });
-export const priceListSchema = z.object({ items: knownOf(priceRecordSchema) });
+export const priceListSchema = z.object({
+  /** When it was read; one that the device kept from before has none. */
+  at: z.iso.datetime().optional(),
+  items: knownOf(priceRecordSchema),
+});
+/** What a job is reckoned with in another version than the list has. */
+export const keptPricesSchema = z.object({ prices: pricesKeptSchema, kept: knownOf(priceRecordSchema) });
+export type KeptPrices = z.infer<typeof keptPricesSchema>;
 export const priceHistorySchema = z.object({
   items: z.array(z.object({ revision: z.number(), at: z.string(), by: z.string(), item: recordOf(priceItemRecord) })),
 });

@@ -3,7 +3,7 @@ import { createContext, type PropsWithChildren, useContext, useEffect, useState,
 import useSWR, { useSWRConfig } from "swr";
 import { useStore } from "zustand";
 import { useShallow } from "zustand/react/shallow";
-import { priceListSchema } from "../api/records";
+import { keptPricesSchema, priceListSchema } from "../api/records";
 import { useSession } from "../api/session";
 import { askKept } from "../device/kept";
 import { deviceStore } from "../device/store";
@@ -84,14 +84,21 @@ export function JobProvider({ jobId, children, fallback }: PropsWithChildren<Job
   );
   const answer = useSWR(key, () => askJob(jobId, cache.get(key)?.data), { refreshInterval: ASK_EVERY_MS });
   const prices = useSWR("/price-list", () => askKept(priceListSchema, "/price-list", "/price-list"));
+  const keptPath = `/jobs/${jobId}/prices`;
+  const kept = useSWR(keptPath, () => askKept(keptPricesSchema, keptPath, keptPath));
   const assemblies = useAssemblies();
+  const { mutate: askKeptAgain } = kept;
+  const inJob = JSON.stringify(answer.data?.job.job.prices);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is kept is another once the list or the job's choice of prices is.
+  useEffect(() => void askKeptAgain(), [prices.data, inJob, askKeptAgain]);
   useEffect(() => {
     job.open();
     return () => job.close();
   }, [job]);
   useEffect(() => {
-    if (prices.data) job.setCompany({ prices: prices.data, assemblies: assemblies.data });
-  }, [job, prices.data, assemblies.data]);
+    if (!prices.data || (!kept.data && !kept.error)) return;
+    job.setCompany({ prices: prices.data, kept: kept.data, assemblies: assemblies.data });
+  }, [job, prices.data, kept.data, kept.error, assemblies.data]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the job reads the answer itself; this says when there is one.
   useEffect(() => job.refresh(), [job, answer.data]);
   const loaded = useStore(job.state, (view) => view !== undefined);

@@ -27,6 +27,7 @@ import { useIsPadOpen } from "./padOpen";
 import { Shortcuts } from "./Shortcuts";
 import { StuckNotice } from "./StuckNotice";
 import { SyncMark } from "./SyncMark";
+import { TrialBar } from "./TrialBar";
 
 type Place = { readonly path: string; readonly label: string; readonly icon: LucideIcon; readonly costs: boolean };
 
@@ -56,6 +57,7 @@ export function JobFrame({ children }: PropsWithChildren) {
       <View className="min-h-0 flex-1">
         <Header back={back} />
         <StuckNotice />
+        <TrialBar />
         <Shortcuts />
         <View role="main" className="min-h-0 flex-1">
           {children}

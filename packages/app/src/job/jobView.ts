@@ -9,8 +9,9 @@ import type {
   UnknownPart,
 } from "@wide-porch/core";
 import { Planner, resolveParts } from "@wide-porch/core";
-import type { JobRecord } from "../api/records";
+import type { JobRecord, PriceRecord } from "../api/records";
 import type { DeviceJob, DeviceReckoning, Rules } from "../worker/reckon.worker";
+import type { Trial } from "./trial";
 
 /** The open job, as this device has it now. Each field is the same object until its content is another. */
 export type JobFields = {
@@ -19,7 +20,10 @@ export type JobFields = {
   readonly parts: readonly Part[];
   /** Of a kind or version that this program does not know: shown as such, and left alone. */
   readonly unknownParts: readonly UnknownPart[];
+  /** What the job is reckoned with. */
   readonly priceList: readonly PriceItem[];
+  /** The company's list as it is now. */
+  readonly newestPrices: { readonly at?: string | undefined; readonly items: readonly PriceRecord[] };
   readonly rules: Rules;
   readonly context: PartContext;
   /** The counts of the last entry, ahead of what is ordered and priced from them, by part. */
@@ -28,6 +32,8 @@ export type JobFields = {
   readonly reckoning: DeviceReckoning | undefined;
   /** Why the last reckoning came to nothing. */
   readonly failure: string | undefined;
+  /** What is tried and not made; nothing while nobody tries anything. */
+  readonly trial: Trial | undefined;
   readonly undo: (() => void) | undefined;
   readonly redo: (() => void) | undefined;
   /** The last entries made, newest first, for the tape pad's chips. */
@@ -39,6 +45,10 @@ export type JobActions = {
   readonly jobId: string;
   /** Its name in the worker. */
   readonly page: string;
+  /** From here on changes are tried: nothing leaves this screen until they are taken, as one step of undo, or dropped. */
+  readonly startTrial: () => void;
+  readonly takeTrial: () => void;
+  readonly dropTrial: () => void;
   readonly savePart: (part: Part) => void;
   /** Several parts at once, as one step of undo. */
   readonly saveParts: (parts: readonly Part[]) => void;

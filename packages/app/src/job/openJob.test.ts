@@ -18,7 +18,7 @@ const jobOf = (...parts: Part[]): FullJob => ({
   assemblies: [],
   standard: null,
 });
-const company = { prices: { items: [] }, assemblies: { items: [], bases: [] } };
+const company = { prices: { items: [] }, kept: undefined, assemblies: { items: [], bases: [] } };
 const turns = async () => {
   for (let turn = 0; turn < 8; turn += 1) await new Promise((resolve) => setTimeout(resolve, 0));
 };
@@ -122,6 +122,32 @@ describe("the open job", () => {
     open.actions.changePart("a", (part) => ({ ...part, name: "Mine" }));
     answer(jobOf(wall("a"), { ...wall("b"), name: "Theirs" }));
     expect(open.state.getState()?.parts.map((part) => part.name)).toEqual(["Mine", "Theirs"]);
+  });
+
+  it("tries changes on this screen alone: dropped they never were, taken they are one step", async () => {
+    const { open } = await opening(jobOf(wall("a"), wall("b")));
+    open.setCompany(company);
+    const names = () => open.state.getState()?.parts.map((part) => part.name);
+    const rename = (id: string, name: string) => open.actions.changePart(id, (part) => ({ ...part, name }));
+    open.actions.startTrial();
+    rename("a", "Tried");
+    rename("b", "Tried too");
+    expect(names()).toEqual(["Tried", "Tried too"]);
+    expect(open.state.getState()?.trial?.steps).toHaveLength(2);
+    open.state.getState()?.undo?.();
+    expect(names()).toEqual(["Tried", "b"]);
+    open.actions.dropTrial();
+    expect(names()).toEqual(["a", "b"]);
+    expect(open.state.getState()?.undo).toBeUndefined();
+    open.actions.startTrial();
+    rename("a", "Once");
+    rename("a", "Twice");
+    rename("b", "Taken");
+    open.actions.takeTrial();
+    expect(names()).toEqual(["Twice", "Taken"]);
+    expect(open.state.getState()?.trial).toBeUndefined();
+    open.state.getState()?.undo?.();
+    expect(names()).toEqual(["a", "b"]);
   });
 
   it("plans what it has when somebody asks, and once", async () => {

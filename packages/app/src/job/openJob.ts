@@ -1,18 +1,20 @@
 import { type JobChanges, type Part, type PriceItem, partContext } from "@wide-porch/core";
 import { book } from "@wide-porch/library/book";
 import { createStore, type StoreApi } from "zustand/vanilla";
-import type { FullJob, JobRecord, PriceRecord } from "../api/records";
+import type { FullJob, JobRecord, KeptPrices, PriceRecord } from "../api/records";
 import type { DeviceStore } from "../device/store";
 import type { Outbox, OutboxView } from "../sync/outbox";
 import { withPending } from "../sync/overlay";
-import type { Rules } from "../worker/reckon.worker";
+import type { DeviceJob, Rules } from "../worker/reckon.worker";
 import { commandsFor } from "./commands";
 import type { Change, History, Step } from "./history";
 import { JobHistory } from "./jobHistory";
 import { type JobActions, type JobFields, JobPlanner, type JobView, viewOf } from "./jobView";
+import { pricesInForce } from "./pricesInForce";
 import { Reckonings, type RemoteReckoner } from "./reckonings";
 import { type AssemblyList, rulesOf } from "./rules";
 import { keptIfEqual, keptParts } from "./stable";
+import { asOneStep, type Trial, withTrial } from "./trial";
 
 const READINGS_KEPT = 4;
 
@@ -30,7 +32,9 @@ export type OpenJobParts = {
 
 /** What the company has beside the job. */
 export type Company = {
-  readonly prices: { readonly items: readonly PriceRecord[] };
+  readonly prices: { readonly at?: string | undefined; readonly items: readonly PriceRecord[] };
+  /** What the job keeps of older prices, as far as it is known here. */
+  readonly kept: KeptPrices | undefined;
   readonly assemblies: AssemblyList | undefined;
 };
 
@@ -47,9 +51,11 @@ export class OpenJob {
   private readonly planner = new JobPlanner();
   private fields: JobFields | undefined;
   private full: FullJob | undefined;
+  /** What is tried, over what is there. */
+  private trial: Trial | undefined;
   private company: Company | undefined;
   private seen: readonly unknown[] = [];
-  private readonly from: { prices?: Company["prices"]; rules: readonly unknown[] } = { rules: [] };
+  private readonly from: { prices: readonly unknown[]; rules: readonly unknown[] } = { prices: [], rules: [] };
   private stopListening = (): void => undefined;
 
   constructor(private readonly parts: OpenJobParts) {
@@ -92,24 +98,27 @@ export class OpenJob {
     const answer = this.parts.read();
     const { commands, loaded } = this.parts.outbox.read();
     if (!answer || !company || !loaded) return;
-    const seen = [answer, commands, company];
+    const seen = [answer, commands, company, this.trial];
     if (seen.every((each, index) => each === this.seen[index])) return;
     this.seen = seen;
     this.takeIn(answer, commands, company);
   };
 
   private takeIn(answer: FullJob, commands: OutboxView["commands"], company: Company): void {
-    const full = withPending(answer, commands);
+    const standing = withPending(answer, commands);
+    const full = this.trial ? withTrial(standing, this.trial, this.parts.outbox) : standing;
     const before = this.fields;
     const parts = keptParts(
       before?.parts ?? [],
       full.parts.map((each) => each.part),
     );
+    const record = keptIfEqual(before?.record, full.job);
     const taken = {
-      record: keptIfEqual(before?.record, full.job),
+      record,
       parts,
       unknownParts: keptIfEqual(before?.unknownParts, full.unknownParts),
-      priceList: this.pricesOf(company, before),
+      priceList: this.pricesOf(company, keptIfEqual(before?.record.job, record.job), before),
+      newestPrices: company.prices,
       rules: this.rulesNow(full, company, before),
       context: before?.context ?? partContext(full.job.job.system, book),
     };
@@ -123,11 +132,11 @@ export class OpenJob {
   }
 
   /** Made anew only when what they come from is another: they are large, and entries leave them alone. */
-  private pricesOf({ prices }: Company, before: JobFields | undefined): readonly PriceItem[] {
-    if (before && prices === this.from.prices) return before.priceList;
-    this.from.prices = prices;
-    const items = prices.items.map((each) => each.item);
-    return keptIfEqual(before?.priceList, items);
+  private pricesOf({ prices, kept }: Company, job: DeviceJob, before: JobFields | undefined): readonly PriceItem[] {
+    const from = [prices, kept, job.prices];
+    if (before && from.every((each, index) => each === this.from.prices[index])) return before.priceList;
+    this.from.prices = from;
+    return keptIfEqual(before?.priceList, pricesInForce(prices.items, kept, job.prices));
   }
 
   private rulesNow(full: FullJob, { assemblies }: Company, before: JobFields | undefined): Rules {
@@ -137,7 +146,9 @@ export class OpenJob {
     return keptIfEqual(before?.rules, rulesOf(full, assemblies));
   }
 
-  private begin(taken: Pick<JobFields, "record" | "parts" | "unknownParts" | "priceList" | "rules" | "context">): void {
+  private begin(
+    taken: Pick<JobFields, "record" | "parts" | "unknownParts" | "priceList" | "newestPrices" | "rules" | "context">,
+  ): void {
     this.set({
       ...taken,
       latestCounts: new Map(),
@@ -157,11 +168,35 @@ export class OpenJob {
     this.state.setState(viewOf(fields, this.actions, this.planner), true);
   }
 
-  private waysBack({ done, undone }: History): Pick<JobFields, "undo" | "redo"> {
+  private waysBack({ done, undone }: History): Pick<JobFields, "undo" | "redo" | "trial"> {
+    const { trial } = this;
+    // Of what is tried the last can be taken back; what was made before waits until the trial is over.
+    if (trial) return { trial, undo: trial.steps.length > 0 ? () => this.tryLess() : undefined, redo: undefined };
     return {
+      trial,
       undo: done.length > 0 ? this.history.undo : undefined,
       redo: undone.length > 0 ? this.history.redo : undefined,
     };
+  }
+
+  private tryMore(step: Step): void {
+    if (this.trial) this.setTrial({ ...this.trial, steps: [...this.trial.steps, step] });
+  }
+
+  private tryLess(): void {
+    if (this.trial) this.setTrial({ ...this.trial, steps: this.trial.steps.slice(0, -1) });
+  }
+
+  private setTrial(trial: Trial | undefined): void {
+    this.trial = trial;
+    this.refresh();
+    this.update(this.waysBack(this.history.state));
+  }
+
+  private takeTrial(): void {
+    const { trial } = this;
+    this.setTrial(undefined);
+    if (trial && trial.steps.length > 0) this.history.take(asOneStep(trial.steps));
   }
 
   private apply(step: Step): void {
@@ -173,7 +208,10 @@ export class OpenJob {
   }
 
   private actionsOf(): JobActions {
-    const take = (...changes: readonly Change[]) => this.history.take({ changes });
+    const take = (...changes: readonly Change[]) => {
+      if (this.trial) this.tryMore({ changes });
+      else this.history.take({ changes });
+    };
     const put = (part: Part): Change => ({ kind: "part", id: part.id, before: this.partNow(part.id), after: part });
     const changeJob: JobActions["changeJob"] = (change) => {
       const record = this.full?.job;
@@ -185,6 +223,9 @@ export class OpenJob {
     return {
       jobId: this.parts.jobId,
       page: this.parts.page,
+      startTrial: () => this.setTrial({ steps: [], before: this.fields?.reckoning }),
+      takeTrial: () => this.takeTrial(),
+      dropTrial: () => this.setTrial(undefined),
       savePart: (part) => take(put(part)),
       saveParts: (changed) => take(...changed.map(put)),
       binPart: (id) => take({ kind: "part", id, before: this.partNow(id), after: undefined }),

@@ -1,5 +1,6 @@
 import { type Href, Link } from "expo-router";
 import { ScrollView, View } from "react-native";
+import { Button } from "../components/Button";
 import { Folded } from "../components/Folded";
 import { Strong } from "../components/Text";
 import { Waiting } from "../components/Waiting";
@@ -12,6 +13,7 @@ import { CostToPrice } from "./CostToPrice";
 import { Crews } from "./Crews";
 import { Extras } from "./Extras";
 import { HowReckoned } from "./HowReckoned";
+import { JobPrices } from "./JobPrices";
 import { LabourRates } from "./LabourRates";
 import { NoCosts } from "./NoCosts";
 import { Options } from "./Options";
@@ -21,7 +23,7 @@ import { TradeMarkups } from "./TradeMarkups";
 
 /** From cost to price, and what it follows from. */
 export function PriceScreen() {
-  const { reckoning, record, jobId } = useJob("reckoning", "record", "jobId");
+  const { reckoning, record, jobId, trial, startTrial } = useJob("reckoning", "record", "jobId", "trial", "startTrial");
   const wide = useWide();
   const { pricing } = record.job;
   if (pricing === null) return <NoCosts />;
@@ -41,12 +43,14 @@ export function PriceScreen() {
           <Link href={`/jobs/${jobId}/price/worksheet` as Href}>
             <Strong className="text-pine underline">Open the worksheet</Strong>
           </Link>
+          {trial ? null : <Button label="Try a change" kind="plain" onPress={startTrial} />}
           <Link href={"/price-list" as Href}>
             <Strong className="text-pine underline">Open the price list</Strong>
           </Link>
         </View>
         {wide ? <OpenSummary /> : null}
         <Compare />
+        <JobPrices />
         <Options options={buildUp.options ?? []} />
         <Extras pricing={pricing} />
         <Folded title="Labour" under={`${buildUp.labourHours} h in all`}>

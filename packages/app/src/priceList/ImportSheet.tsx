@@ -16,6 +16,7 @@ import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { Check } from "../icons";
 import { useTokens } from "../theme/useTokens";
+import { TouchedJobsList } from "./TouchedJobsList";
 import { canBeTaken, useImport } from "./useImport";
 
 type Props = {
@@ -83,6 +84,7 @@ export function ImportSheet({ file, records, onClose, onTaken }: Props) {
         <Button label="Choose all" kind="quiet" onPress={() => chooseAll(true)} />
         <Button label="Choose none" kind="quiet" onPress={() => chooseAll(false)} />
       </View>
+      <TouchedJobsList items={chosen.flatMap(({ after }) => (after ? [after] : []))} newest={records} />
       {failure ? <Warning role="alert">{failure}</Warning> : null}
       <Button
         label={busy ? "Taking them" : `Take ${chosen.length} ${chosen.length === 1 ? "item" : "items"}`}

@@ -1,9 +1,10 @@
-import { ITEM_KINDS, type ItemKind, type PriceItem, priceItemSchema } from "@wide-porch/core";
+import { fromSecond, ITEM_KINDS, type ItemKind, type PriceItem, priceItemSchema } from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
 import type { PriceRecord } from "../api/records";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
+import { Folded } from "../components/Folded";
 import { Sheet } from "../components/Sheet";
 import { Faint, Warning } from "../components/Text";
 import { TextField } from "../components/TextField";
@@ -11,7 +12,9 @@ import { Copy } from "../icons";
 import { KIND_WORDS } from "../price/kindWords";
 import { ItemHistory } from "./ItemHistory";
 import { type Draft, draftOf, itemFromDraft, newDraft, TEXTS, type Wrong } from "./itemDraft";
+import { type DraftTerms, HIRE_FIELDS, SECOND_FIELDS } from "./itemTerms";
 import { SoldBy } from "./SoldBy";
+import { TouchedJobsList } from "./TouchedJobsList";
 import type { PriceList } from "./usePriceList";
 
 type Props = {
@@ -43,6 +46,18 @@ export function ItemSheet({ record, list, onClose }: Props) {
     setFailure(problem);
     if (problem === undefined) onClose();
   };
+  const field = (name: keyof DraftTerms, label: string, figure: boolean) => (
+    <TextField
+      key={name}
+      label={label}
+      value={draft[name]}
+      onChangeText={(text) => set({ [name]: text })}
+      inputMode={figure ? "decimal" : "text"}
+      problem={wrong[name]}
+    />
+  );
+  const typed = itemFromDraft(draft, base?.item);
+  const changed = typed.ok && JSON.stringify(typed.item) !== JSON.stringify(base?.item) ? [typed.item] : [];
   const copy = () => {
     setBase(undefined);
     set({ code: `${draft.code}/copy`, name: `${draft.name}, another` });
@@ -65,6 +80,22 @@ export function ItemSheet({ record, list, onClose }: Props) {
         <Choice label="Measured in" options={SYSTEMS} value={draft.system} onChange={(system) => set({ system })} />
       )}
       <SoldBy draft={draft} wrong={wrong} onChange={set} />
+      {draft.kind === "plant" ? (
+        <Folded title="Terms of the hire" startsOpen={base?.item.hire !== null}>
+          {HIRE_FIELDS.map(([name, label]) => field(name, label, name !== "outputUnit"))}
+        </Folded>
+      ) : null}
+      <Folded title="Another supplier" under={base?.item.second?.supplier ?? "None"}>
+        {SECOND_FIELDS.map(([name, label]) => field(name, label, name === "secondPrice"))}
+        {base?.item.second ? (
+          <Button
+            label={`Buy from ${base.item.second.supplier} instead`}
+            kind="plain"
+            onPress={() => void save(fromSecond)}
+          />
+        ) : null}
+      </Folded>
+      {base ? <TouchedJobsList items={changed} newest={list.items ?? []} /> : null}
       {failure ? <Warning role="alert">{failure}</Warning> : null}
       <View className="flex-row flex-wrap gap-2">
         <Button label={base ? "Keep the changes" : "Make it"} onPress={() => void save()} />

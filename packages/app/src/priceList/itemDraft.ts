@@ -7,13 +7,14 @@ import {
   parseLength,
   priceItemSchema,
 } from "@wide-porch/core";
+import { type DraftTerms, hireFrom, noTerms, secondFrom, termsOf, wrongTerms } from "./itemTerms";
 import { todayText } from "./pricesOf";
 
 export type Sold = PriceItem["buying"]["by"];
 export type DraftStock = { readonly id: number; readonly length: string; readonly price: string };
 
 /** An item while it is typed: everything as text. */
-export type Draft = {
+export type Draft = DraftTerms & {
   readonly code: string;
   readonly name: string;
   readonly category: string;
@@ -43,6 +44,7 @@ export const TEXTS: readonly { readonly name: TextName; readonly label: string; 
 ];
 
 export const newDraft = (): Draft => ({
+  ...noTerms,
   code: "",
   name: "",
   category: "",
@@ -64,6 +66,7 @@ export function draftOf(item: PriceItem): Draft {
   const pack = buying.by === "pack" || buying.by === "cover" ? buying : undefined;
   return {
     ...newDraft(),
+    ...termsOf(item),
     code: item.code,
     name: item.name,
     category: item.category,
@@ -139,7 +142,8 @@ const WORDS: Readonly<Record<string, string>> = {
 /** The item that was typed, or what of it cannot be taken. A price that is another is of today. */
 export function itemFromDraft(draft: Draft, before: PriceItem | undefined): Read {
   const { buying, wrong } = buyingOf(draft);
-  if (!buying) return { ok: false, wrong };
+  const wrongOfTerms = wrongTerms(draft, draft.kind);
+  if (!buying || Object.keys(wrongOfTerms).length > 0) return { ok: false, wrong: { ...wrong, ...wrongOfTerms } };
   const moved = JSON.stringify(buying) !== JSON.stringify(before?.buying);
   const read = priceItemSchema.safeParse({
     schemaVersion: 3,
@@ -155,8 +159,8 @@ export function itemFromDraft(draft: Draft, before: PriceItem | undefined): Read
     retired: before?.retired ?? false,
     wastePercent: draft.wastePercent.trim() === "" ? 0 : Number(draft.wastePercent),
     buying,
-    second: before?.second ?? null,
-    hire: before?.hire ?? null,
+    second: secondFrom(draft, buying, before),
+    hire: hireFrom(draft, draft.kind),
   });
   if (read.success) return { ok: true, item: read.data };
   const names = read.error.issues.map(({ path }) => String(path[0]));

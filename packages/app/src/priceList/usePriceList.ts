@@ -13,7 +13,8 @@ export function usePriceList() {
   const put = useCallback(
     (saved: PriceRecord) =>
       mutate(
-        (before) => before && { items: [...before.items.filter(({ item }) => item.code !== saved.item.code), saved] },
+        (before) =>
+          before && { ...before, items: [...before.items.filter(({ item }) => item.code !== saved.item.code), saved] },
         { revalidate: false },
       ),
     [mutate],

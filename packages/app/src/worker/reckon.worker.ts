@@ -19,6 +19,7 @@ import {
   type Job,
   JobSheets,
   type Library,
+  type Money,
   type NeededPiece,
   type OpenRange,
   type OpenRangeProgress,
@@ -30,6 +31,7 @@ import {
   type PricedJob,
   type PriceItem,
   plainLine,
+  priceAlone,
   problemsOf,
   type Quantities,
   type ReadTable,
@@ -38,6 +40,7 @@ import {
   runExamples,
   type Stock,
   type Surroundings,
+  withItems,
   withTables,
 } from "@wide-porch/core/reckoning";
 import { library as starters } from "@wide-porch/library";
@@ -71,6 +74,14 @@ export type PricedBy = Rules & {
   readonly parts: readonly Part[];
   readonly priceList: readonly PriceItem[];
 };
+
+export type PricesTried = {
+  readonly now: Money;
+  readonly all: Money;
+  readonly each: readonly { readonly code: string; readonly total: Money }[];
+};
+
+export type Touched = { readonly codes: readonly string[]; readonly before: Money; readonly after: Money };
 
 type Page = {
   readonly counts: CountCache;
@@ -144,6 +155,34 @@ const reckoner = {
   /** What a job comes to beside what it came to by other figures, rules and prices, and why. */
   compare(from: PricedBy, to: PricedBy): Comparison {
     return compareEstimates(estimateOf(from), estimateOf(to));
+  },
+  /** What the job that was counted last comes to at another price list, with all of it and with each of some items by itself. */
+  totalsAt(name: string, items: readonly PriceItem[]): PricesTried | undefined {
+    const { counted, counts, parts, priceList, library } = pageOf(name);
+    const pricing = counted?.job.pricing;
+    if (!counted || !pricing) return undefined;
+    const job = { ...counted.job, pricing };
+    const totalAt = (list: readonly PriceItem[]) =>
+      priceAlone(job, countOf(job, parts, list, library, { count: counts.count }), list, library).total;
+    const each = items.map((item) => ({ code: item.code, total: totalAt(withItems(priceList, [item])) }));
+    counts.settle();
+    return { now: totalAt(priceList), all: totalAt(withItems(priceList, items)), each };
+  },
+  /** What other versions of some items do to a job that is not open: which of them it uses, and its total before and after. */
+  touch({ job, parts, priceList, ...rules }: PricedBy, items: readonly PriceItem[]): Touched {
+    const library = libraryWith(rules);
+    const at = (list: readonly PriceItem[]) => {
+      const counts = countOf(job, parts, list, library);
+      return { counts, total: priceAlone(job, counts, list, library).total };
+    };
+    const before = at(priceList);
+    const used = new Set(before.counts.flatMap(({ lines }) => lines.map(({ itemCode }) => itemCode)));
+    const codes = items.filter(({ code }) => used.has(code)).map(({ code }) => code);
+    return {
+      codes,
+      before: before.total,
+      after: codes.length === 0 ? before.total : at(withItems(priceList, items)).total,
+    };
   },
   /** A count by other rules than the page's, to compare with. */
   countBy(job: DeviceJob, parts: readonly Part[], rules: Rules): CountLine[] {

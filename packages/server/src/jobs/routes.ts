@@ -6,6 +6,7 @@ import {
   houseStandardSchema,
   type Job,
   jobChangesSchema as jobFieldsSchema,
+  jobSchema,
   newJobSchema,
   plainLine,
   priceItemSchema,
@@ -140,12 +141,17 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "The items that the job is reckoned with in another version than the price list has now",
     status: 200,
-    answer: z.object({ kept: z.array(z.object({ revision: z.int(), item: priceItemSchema })) }),
+    answer: z.object({
+      /** What of the job this is the answer to. */
+      prices: jobSchema.shape.prices,
+      kept: z.array(z.object({ revision: z.int(), item: priceItemSchema })),
+    }),
     handle: async ({ user, param }) => {
       const row = await jobOf(dataSource, user.companyId, param("jobId"));
       const kept = await keptItems(dataSource, user.companyId, row.data);
-      if (seesCosts(user.role)) return { kept };
-      return { kept: kept.map(({ revision, item }) => ({ revision, item: withoutPrices(item) })) };
+      const { prices } = row.data;
+      if (seesCosts(user.role)) return { prices, kept };
+      return { prices, kept: kept.map(({ revision, item }) => ({ revision, item: withoutPrices(item) })) };
     },
   }),
   endpoint({

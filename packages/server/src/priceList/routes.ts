@@ -25,15 +25,17 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "The company's price list; crew get it without prices",
     status: 200,
-    answer: z.object({ items: z.array(answerSchema) }),
+    answer: z.object({ at: z.iso.datetime(), items: z.array(answerSchema) }),
     handle: async ({ user }) => {
+      // Before it is read: what changes meanwhile is later than this.
+      const at = new Date().toISOString();
       const where = { companyId: user.companyId };
       const rows = await dataSource.getRepository(priceItemEntity).find({ where, order: { code: "ASC" } });
       // What this program cannot read, it cannot take the prices out of either.
       const shown = seesCosts(user.role)
         ? rows
         : rows.filter(isKnown).map((row) => ({ ...row, data: withoutPrices(row.data) }));
-      return { items: shown.map((row) => ({ revision: row.revision, item: row.data })) };
+      return { at, items: shown.map((row) => ({ revision: row.revision, item: row.data })) };
     },
   }),
   endpoint({
