@@ -40,6 +40,14 @@ export const jobRecordSchema = z.object({
 });
 export type JobRecord = z.infer<typeof jobRecordSchema>;
 
+/** What a job comes to, and how far the margin goes. */
+export const jobTotalSchema = z.object({ total: z.string(), marginPercent: z.string() });
+const jobListItemSchema = jobRecordSchema.extend({
+  /** As it was last reckoned; null where nobody has, and for crew. */
+  total: jobTotalSchema.extend({ old: z.boolean() }).nullable().default(null),
+});
+export type JobListItem = z.infer<typeof jobListItemSchema>;
+
 /** A job of a version that this program does not know: its name is all that is shown of it. */
 const unknownJobSchema = z.object({
   id: z.string(),
@@ -57,11 +65,11 @@ export const jobListSchema = z
   })
   .transform(({ items, unknown, ...rest }) => ({
     ...rest,
-    items: items.flatMap((each) => jobRecordSchema.safeParse(each).data ?? []),
+    items: items.flatMap((each) => jobListItemSchema.safeParse(each).data ?? []),
     unknown: [
       ...unknown,
       ...items.flatMap((each) => {
-        const known = jobRecordSchema.safeParse(each).success;
+        const known = jobListItemSchema.safeParse(each).success;
         return known ? [] : (unknownJobSchema.safeParse(each).data ?? []);
       }),
     ],

@@ -1,24 +1,48 @@
-import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
+import { JOB_SHELVES, type JobShelf, type JobStage } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
 import { useDeferredValue, useState } from "react";
-import { Pressable, ScrollView, View } from "react-native";
+import { ScrollView, View } from "react-native";
 import useSWR from "swr";
-import { type JobRecord, jobListSchema, type UnknownJob } from "../api/records";
+import { jobListSchema } from "../api/records";
 import { seesCosts, signOut, useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
+import { Choice } from "../components/Choice";
 import { FileButton } from "../components/FileButton";
-import { Body, Faint, Strong, Title } from "../components/Text";
+import { Folded } from "../components/Folded";
+import { Faint, Strong, Title } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
 import { LogOut, Plus } from "../icons";
 import { type ImportFailure, ImportProblems, importJobFile } from "./importJob";
+import { JobList, UnknownJobs } from "./JobList";
+import { type JobSort, SHELF_WORDS, SORTS, STAGE_WORDS, STAGES } from "./jobWords";
 
 const PER_PAGE = 50;
 /** The server looks for no more. */
 const MOST_LETTERS = 160;
-const jobsKey = (page: number, find: string): string =>
-  `/jobs?page=${page}${find === "" ? "" : `&find=${encodeURIComponent(find)}`}`;
+type Asked = {
+  readonly page: number;
+  readonly find: string;
+  readonly shelf: JobShelf;
+  readonly stage: JobStage | "any";
+  readonly sort: JobSort;
+};
+const jobsKey = ({ page, find, shelf, stage, sort }: Asked): string =>
+  [
+    `/jobs?page=${page}`,
+    find === "" ? "" : `&find=${encodeURIComponent(find)}`,
+    shelf === "open" ? "" : `&shelf=${shelf}`,
+    stage === "any" ? "" : `&stage=${stage}`,
+    sort === "changed" ? "" : `&sort=${sort}`,
+  ].join("");
+
+function noneWords(find: string, shelf: JobShelf, mayStart: boolean): string {
+  if (find !== "") return `No job has “${find}”.`;
+  if (shelf === "archived") return "Nothing is put away. A job is put away on its price page.";
+  if (shelf === "template") return "No templates yet. A copy of any job can be kept as one, on its price page.";
+  return mayStart ? "No jobs yet. Start one: a name and a customer are enough." : "No jobs yet.";
+}
 
 export function JobsScreen() {
   const session = useSession().data;
@@ -26,9 +50,18 @@ export function JobsScreen() {
   const [typed, setTyped] = useState("");
   // What is still being typed is not asked for letter by letter.
   const find = useDeferredValue(typed.trim().slice(0, MOST_LETTERS));
-  const key = jobsKey(page, find);
+  const [shelf, setShelf] = useState<JobShelf>("open");
+  const [stage, setStage] = useState<JobStage | "any">("any");
+  const [sort, setSort] = useState<JobSort>("changed");
+  const key = jobsKey({ page, find, shelf, stage, sort });
   const jobs = useSWR(key, () => askKept(jobListSchema, `${key}&perPage=${PER_PAGE}`, key), { keepPreviousData: true });
   if (!session) return null;
+  const turn =
+    <T,>(set: (value: T) => void) =>
+    (value: T) => {
+      set(value);
+      setPage(1);
+    };
   const mayStart = seesCosts(session);
   return (
     <View className="min-h-0 flex-1">
@@ -63,9 +96,27 @@ export function JobsScreen() {
             setPage(1);
           }}
         />
+        <Folded
+          title="Which jobs"
+          under={[SHELF_WORDS[shelf], stage === "any" ? "" : STAGE_WORDS[stage]].filter(Boolean).join(", ")}
+        >
+          <Choice
+            label="Kept"
+            value={shelf}
+            onChange={turn(setShelf)}
+            options={JOB_SHELVES.map((value) => ({ value, label: SHELF_WORDS[value] }))}
+          />
+          <Choice
+            label="How far"
+            value={stage}
+            onChange={turn(setStage)}
+            options={[{ value: "any" as const, label: "Any" }, ...STAGES]}
+          />
+          {mayStart ? <Choice label="Sorted by" value={sort} onChange={turn(setSort)} options={SORTS} /> : null}
+        </Folded>
         {jobs.data ? (
           <>
-            <JobList jobs={jobs.data.items} mayStart={mayStart} find={find} />
+            <JobList jobs={jobs.data.items} seesCosts={mayStart} none={noneWords(find, shelf, mayStart)} />
             <UnknownJobs jobs={jobs.data.unknown} />
           </>
         ) : (
@@ -85,49 +136,6 @@ export function JobsScreen() {
         {mayStart ? <BringIn /> : null}
       </ScrollView>
       {mayStart ? <StartBar /> : null}
-    </View>
-  );
-}
-
-type ListProps = { readonly jobs: readonly JobRecord[]; readonly mayStart: boolean; readonly find: string };
-
-function JobList({ jobs, mayStart, find }: ListProps) {
-  if (jobs.length === 0 && find !== "") return <Body>{`No job has “${find}”.`}</Body>;
-  if (jobs.length === 0) {
-    return <Body>{mayStart ? "No jobs yet. Start one: a name and a customer are enough." : "No jobs yet."}</Body>;
-  }
-  return (
-    <View role="list">
-      {jobs.map((record) => (
-        <View key={record.id} role="listitem">
-          <Link href={`/jobs/${record.id}/measure` as Href} asChild>
-            <Pressable className="min-h-16 gap-0.5 border-b border-rule py-3 active:bg-pine-wash">
-              <Strong className="text-lg">{record.job.title}</Strong>
-              <Body>{record.job.customerName}</Body>
-              <Faint>
-                {record.job.system === "imperial" ? "Feet and inches" : "Metric"}, {record.job.currency}. Changed{" "}
-                {formatDistanceToNow(new Date(record.updatedAt), { addSuffix: true })}.
-              </Faint>
-            </Pressable>
-          </Link>
-        </View>
-      ))}
-    </View>
-  );
-}
-
-/** Jobs of a newer version: they are there, and nothing is done to them here. */
-function UnknownJobs({ jobs }: { readonly jobs: readonly UnknownJob[] }) {
-  if (jobs.length === 0) return null;
-  return (
-    <View role="list" aria-label="Jobs that this version does not know">
-      {jobs.map(({ id, job }) => (
-        <View key={id} role="listitem" className="gap-0.5 border-b border-rule py-3">
-          <Strong className="text-lg">{job.title}</Strong>
-          <Body>{job.customerName}</Body>
-          <Faint>Made by a newer version of Wide Porch, and kept as it is. Reload the page to open it.</Faint>
-        </View>
-      ))}
     </View>
   );
 }

@@ -21,7 +21,7 @@ export function Conditions({ pricing }: { readonly pricing: Pricing }) {
     }));
   const add = () =>
     change(({ conditions: now }) => ({
-      conditions: [...now, { id: newId(), name: "Tight access", percent: "115", task: "", partId: null }],
+      conditions: [...now, { id: newId(), name: "Tight access", percent: "100", task: "", partId: null }],
     }));
   const taskOptions = [{ value: "", label: "All work" }, ...tasks.map(({ id, name }) => ({ value: id, label: name }))];
   const partOptions = [

@@ -5,8 +5,10 @@ import { Folded } from "../components/Folded";
 import { Strong } from "../components/Text";
 import { Waiting } from "../components/Waiting";
 import { useJob } from "../job/JobContext";
+import { STAGE_WORDS } from "../jobs/jobWords";
 import { OpenSummary } from "../openRange/OpenSummary";
 import { useWide } from "../theme/useWide";
+import { AboutJob } from "./AboutJob";
 import { Compare } from "./Compare";
 import { Conditions } from "./Conditions";
 import { CostToPrice } from "./CostToPrice";
@@ -70,6 +72,9 @@ export function PriceScreen() {
         </Folded>
         <Folded title="Tax" under={`${pricing.tax.name}, ${pricing.tax.percent} %`}>
           <Taxes pricing={pricing} />
+        </Folded>
+        <Folded title="This job" under={STAGE_WORDS[record.job.stage]}>
+          <AboutJob />
         </Folded>
         <Folded title="How steps are reckoned">
           <HowReckoned pricing={pricing} />

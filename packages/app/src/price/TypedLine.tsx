@@ -1,10 +1,10 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type Extra, extraSchema, newExtra } from "@wide-porch/core";
-import { type Control, Controller, useForm } from "react-hook-form";
+import { Controller, useForm } from "react-hook-form";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
-import { TextField } from "../components/TextField";
+import { FormEntry } from "../components/FormEntry";
 import { Plus } from "../icons";
 import { newId } from "../sync/newId";
 import { KIND_OPTIONS } from "./kindWords";
@@ -63,7 +63,13 @@ export function TypedLine() {
       <View className="flex-row flex-wrap items-start gap-3">
         {fields.map((field) => (
           <View key={field.name} className={field.width}>
-            <Entry {...field} control={control} onEnter={() => void add()} />
+            <FormEntry
+              control={control}
+              name={field.name}
+              label={field.label}
+              figure={field.figure}
+              onEnter={() => void add()}
+            />
           </View>
         ))}
       </View>
@@ -73,22 +79,3 @@ export function TypedLine() {
     </View>
   );
 }
-
-type EntryProps = (typeof FIELDS)[number] & { readonly control: Control<Form>; readonly onEnter: () => void };
-
-const Entry = ({ name, label, figure, control, onEnter }: EntryProps) => (
-  <Controller
-    control={control}
-    name={name}
-    render={({ field, fieldState }) => (
-      <TextField
-        label={label}
-        value={field.value}
-        onChangeText={field.onChange}
-        inputMode={figure ? "decimal" : "text"}
-        problem={fieldState.error?.message}
-        onSubmitEditing={onEnter}
-      />
-    )}
-  />
-);

@@ -1,5 +1,5 @@
 import { floorAreaOf, formatMoney, type LedgerLine, ledgerTable, perArea } from "@wide-porch/core";
-import { type Href, Link } from "expo-router";
+import { type Href, Link, useLocalSearchParams } from "expo-router";
 import { useMemo, useState } from "react";
 import { ScrollView, View } from "react-native";
 import { Button } from "../components/Button";
@@ -34,7 +34,8 @@ export function WorksheetScreen() {
   const [search, setSearch] = useState("");
   const [arranging, setArranging] = useState(false);
   const [grouping, setGrouping] = useState(false);
-  const [typing, setTyping] = useState(false);
+  const { type } = useLocalSearchParams<{ type?: string }>();
+  const [typing, setTyping] = useState(type === "1" && !wide);
   const [chosen, setChosen] = useState<string>();
   const items = useMemo(() => new Map(priceList.map(({ code, name }) => [code, name])), [priceList]);
   const { layout, change } = layouts;

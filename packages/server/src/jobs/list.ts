@@ -1,11 +1,12 @@
 import { JOB_SHELVES, JOB_STAGES } from "@wide-porch/core";
 import type { DataSource, SelectQueryBuilder } from "typeorm";
 import { z } from "zod";
+import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { priceStamp } from "../priceList/inForce";
 import { jobAnswer, jobAnswerSchema } from "./answers";
 import { type JobRow, jobEntity } from "./entity";
-import { type JobTotalRow, jobTotalEntity } from "./totals";
+import { type JobTotalRow, jobTotalEntity, KEPT } from "./totals";
 
 const SORTS = ["changed", "title", "customer", "total", "margin"] as const;
 
@@ -74,10 +75,13 @@ async function page(dataSource: DataSource, companyId: string, query: Asked) {
   return { total, ids: rows.map(({ id }) => id) };
 }
 
+/** One of a version that is not known here is nobody's to reckon. */
+const keepsPrices = (job: JobRow): boolean => isKnown(job) && job.data.prices.at !== null;
+
 const totalOf = (row: JobTotalRow, job: JobRow, stamp: string) => ({
   total: row.total,
   marginPercent: row.marginPercent,
-  old: row.changeNumber !== job.changeNumber || row.priceStamp !== stamp,
+  old: row.changeNumber !== job.changeNumber || row.priceStamp !== (keepsPrices(job) ? KEPT : stamp),
 });
 
 export const jobListEndpoints = (dataSource: DataSource): Endpoint[] => [

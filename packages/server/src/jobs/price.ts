@@ -5,8 +5,8 @@ import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { priceStamp, pricesOfJob } from "../priceList/inForce";
-import { changeNumberOf, jobOf, partsOf } from "./store";
-import { jobTotalEntity } from "./totals";
+import { changeAndPrices, jobOf, partsOf } from "./store";
+import { jobTotalEntity, KEPT } from "./totals";
 
 /** The whole line for a job as it stands, at the prices that it keeps. */
 export async function reckon(dataSource: DataSource, companyId: string, jobId: string): Promise<Reckoning> {
@@ -34,10 +34,8 @@ class Prices {
 
   /** Throws 404. */
   async of(companyId: string, jobId: string): Promise<Priced> {
-    const [changeNumber, stamp] = await Promise.all([
-      changeNumberOf(this.dataSource, companyId, jobId),
-      priceStamp(this.dataSource, companyId),
-    ]);
+    const { changeNumber, keepsPrices } = await changeAndPrices(this.dataSource, companyId, jobId);
+    const stamp = keepsPrices ? KEPT : await priceStamp(this.dataSource, companyId);
     const tag = `"${jobId}-${changeNumber}-${stamp}"`;
     const before = this.known.get(tag);
     if (before) return before;

@@ -64,3 +64,17 @@ export const partsSince = (source: Source, companyId: string, jobId: string, sin
     where: { companyId, jobId, changeNumber: MoreThan(since) },
     order: { place: "ASC", id: "ASC" },
   });
+
+/** What a price follows from, without reading the job: its last change, and whether it keeps its prices. Throws 404. */
+export async function changeAndPrices(
+  source: DataSource,
+  companyId: string,
+  jobId: string,
+): Promise<{ readonly changeNumber: number; readonly keepsPrices: boolean }> {
+  const [row]: { changeNumber: number; at: string | null }[] = await source.query(
+    "SELECT changeNumber, JSON_VALUE(data, '$.prices.at') AS at FROM job WHERE id = ? AND companyId = ?",
+    [jobId, companyId],
+  );
+  if (!row) throw notFound("job");
+  return { changeNumber: row.changeNumber, keepsPrices: row.at !== null };
+}

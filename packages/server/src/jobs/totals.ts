@@ -10,6 +10,9 @@ export type JobTotalRow = {
   marginPercent: string;
 };
 
+/** The stamp of a job that keeps its prices: what changes in the list is nothing to it. */
+export const KEPT = "kept";
+
 export const jobTotalEntity = new EntitySchema<JobTotalRow>({
   name: "job_total",
   columns: {

@@ -1,0 +1,29 @@
+import { type Control, Controller, type FieldPath, type FieldValues } from "react-hook-form";
+import { TextField } from "./TextField";
+
+type Props<F extends FieldValues> = {
+  readonly control: Control<F>;
+  readonly name: FieldPath<F>;
+  readonly label: string;
+  readonly figure?: boolean;
+  readonly onEnter?: () => void;
+};
+
+/** A text field that is bound to a form: what is wrong with it stands beneath it. */
+export const FormEntry = <F extends FieldValues>({ control, name, label, figure = false, onEnter }: Props<F>) => (
+  <Controller
+    control={control}
+    name={name}
+    render={({ field, fieldState }) => (
+      <TextField
+        label={label}
+        value={String(field.value ?? "")}
+        onChangeText={field.onChange}
+        onBlur={field.onBlur}
+        inputMode={figure ? "decimal" : "text"}
+        problem={fieldState.error?.message}
+        {...(onEnter ? { onSubmitEditing: onEnter } : {})}
+      />
+    )}
+  />
+);
