@@ -1,5 +1,6 @@
 import { type Href, Link } from "expo-router";
 import { ScrollView, View } from "react-native";
+import { Compare } from "../compare/Compare";
 import { Button } from "../components/Button";
 import { Folded } from "../components/Folded";
 import { Strong } from "../components/Text";
@@ -9,7 +10,6 @@ import { STAGE_WORDS } from "../jobs/jobWords";
 import { OpenSummary } from "../openRange/OpenSummary";
 import { useWide } from "../theme/useWide";
 import { AboutJob } from "./AboutJob";
-import { Compare } from "./Compare";
 import { Conditions } from "./Conditions";
 import { CostToPrice } from "./CostToPrice";
 import { Crews } from "./Crews";

@@ -152,6 +152,12 @@ const reckoner = {
     cuts.settle();
     return { ...priced, counts: counts.all(counted.counts) };
   },
+  /** What any estimate comes to, and all its costs. */
+  priceOf({ job, parts, priceList, ...rules }: PricedBy): Pick<PricedJob, "ledger" | "total"> {
+    const library = libraryWith(rules);
+    const { ledger, total } = priceAlone(job, countOf(job, parts, priceList, library), priceList, library);
+    return { ledger, total };
+  },
   /** What a job comes to beside what it came to by other figures, rules and prices, and why. */
   compare(from: PricedBy, to: PricedBy): Comparison {
     return compareEstimates(estimateOf(from), estimateOf(to));

@@ -8,3 +8,4 @@ export * from "./options";
 export * from "./pricesKept";
 export * from "./reckoning";
 export * from "./schema";
+export * from "./sideBySide";
