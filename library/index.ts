@@ -10,6 +10,7 @@ import {
   priceItemSchema,
 } from "@wide-porch/core";
 import { z } from "zod";
+import imperialBaseboard from "./assemblies/imperial/baseboard.json";
 import imperialBlockWall from "./assemblies/imperial/block-wall.json";
 import imperialBrickPier from "./assemblies/imperial/brick-pier.json";
 import imperialBrickVeneer from "./assemblies/imperial/brick-veneer.json";
@@ -18,6 +19,7 @@ import imperialCavityWall from "./assemblies/imperial/cavity-wall.json";
 import imperialDoorSet from "./assemblies/imperial/door-set.json";
 import imperialInsideWall from "./assemblies/imperial/inside-wall.json";
 import imperialOutsideWall from "./assemblies/imperial/outside-wall.json";
+import imperialPaintedArea from "./assemblies/imperial/painted-area.json";
 import imperialPartition from "./assemblies/imperial/partition.json";
 import imperialPartyWall from "./assemblies/imperial/party-wall.json";
 import imperialRafterRoof from "./assemblies/imperial/rafter-roof.json";
@@ -29,6 +31,7 @@ import imperialStoreyBoard from "./assemblies/imperial/storey-board.json";
 import imperialSurfaceBoard from "./assemblies/imperial/surface-board.json";
 import imperialInsulation from "./assemblies/imperial/wall-insulation.json";
 import imperialWindowSet from "./assemblies/imperial/window-set.json";
+import metricBaseboard from "./assemblies/metric/baseboard.json";
 import metricBlockWall from "./assemblies/metric/block-wall.json";
 import metricBrickPier from "./assemblies/metric/brick-pier.json";
 import metricBrickVeneer from "./assemblies/metric/brick-veneer.json";
@@ -37,6 +40,7 @@ import metricCavityWall from "./assemblies/metric/cavity-wall.json";
 import metricDoorSet from "./assemblies/metric/door-set.json";
 import metricInsideWall from "./assemblies/metric/inside-wall.json";
 import metricOutsideWall from "./assemblies/metric/outside-wall.json";
+import metricPaintedArea from "./assemblies/metric/painted-area.json";
 import metricPartition from "./assemblies/metric/partition.json";
 import metricPartyWall from "./assemblies/metric/party-wall.json";
 import metricRafterRoof from "./assemblies/metric/rafter-roof.json";
@@ -80,10 +84,14 @@ export const starterAssemblies: readonly Assembly[] = z
     metricInsulation,
     metricSheathing,
     metricBrickWall,
+    metricBaseboard,
+    metricPaintedArea,
     metricBlockWall,
     metricStoneWall,
     metricCavityWall,
     imperialBrickWall,
+    imperialBaseboard,
+    imperialPaintedArea,
     imperialBlockWall,
     imperialStoneWall,
     imperialBrickVeneer,

@@ -14,11 +14,13 @@ import { Conditions } from "./Conditions";
 import { CostToPrice } from "./CostToPrice";
 import { Crews } from "./Crews";
 import { Extras } from "./Extras";
+import { HandOrMachine } from "./HandOrMachine";
 import { HowReckoned } from "./HowReckoned";
 import { JobPrices } from "./JobPrices";
 import { LabourRates } from "./LabourRates";
 import { NoCosts } from "./NoCosts";
 import { Options } from "./Options";
+import { Preliminaries } from "./Preliminaries";
 import { Rise } from "./Rise";
 import { Taxes } from "./Taxes";
 import { TradeMarkups } from "./TradeMarkups";
@@ -55,6 +57,12 @@ export function PriceScreen() {
         <JobPrices />
         <Options options={buildUp.options ?? []} />
         <Extras pricing={pricing} />
+        <Folded title="Preliminaries">
+          <Preliminaries pricing={pricing} />
+        </Folded>
+        <Folded title="By hand or by machine">
+          <HandOrMachine pricing={pricing} />
+        </Folded>
         <Folded title="Labour" under={`${buildUp.labourHours} h in all`}>
           <LabourRates pricing={pricing} />
         </Folded>

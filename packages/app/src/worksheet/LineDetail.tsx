@@ -5,14 +5,17 @@ import { Body, Faint, Figure, Title } from "../components/Text";
 import { WorkingSheet } from "../count/WorkingSheet";
 import { useJob } from "../job/JobContext";
 import { LineTools, MarkedAndTaxed } from "./LineTools";
+import { type Mark, wasText } from "./lookedAt";
 import { cellText, type Items } from "./rowsOf";
 import { TypedDetail } from "./TypedDetail";
 import { COLUMN_WORDS } from "./words";
 
 const SAID = ["kind", "trade", "phase", "storey", "location", "item", "supplier", "crew", "option", "source"] as const;
 
+type Props = { readonly line: LedgerLine; readonly items: Items; readonly mark: Mark | undefined };
+
 /** One line: what it costs and why, whose it is, and the way back to what was counted. */
-export function LineDetail({ line, items }: { readonly line: LedgerLine; readonly items: Items }) {
+export function LineDetail({ line, items, mark }: Props) {
   const { reckoning, record, jobId } = useJob("reckoning", "record", "jobId");
   const router = useRouter();
   const { currency } = record.job;
@@ -27,6 +30,7 @@ export function LineDetail({ line, items }: { readonly line: LedgerLine; readonl
       <View className="gap-1">
         <Figure className="text-3xl leading-10">{formatMoney(line.cost, currency)}</Figure>
         <Body className="figures">{line.rate === null ? quantity : `${quantity} at ${line.rate}`}</Body>
+        {mark ? <Faint className="figures text-clay">{`Since you last looked: ${wasText(mark)}.`}</Faint> : null}
         {price === undefined ? null : (
           <Faint className="figures">{`${formatMoney(price, currency)} of the price before tax, every step with it`}</Faint>
         )}

@@ -3,6 +3,7 @@ import { formatMoney } from "@wide-porch/core";
 import { memo, useRef } from "react";
 import { Pressable, View } from "react-native";
 import { Body, Faint, Figure, Strong } from "../components/Text";
+import { type Mark, wasText } from "./lookedAt";
 import { Portion } from "./Portion";
 import type { SheetRow } from "./rowsOf";
 import type { TableProps } from "./WorksheetTable";
@@ -15,6 +16,7 @@ export function WorksheetList({
   rows,
   items,
   currency,
+  marks,
   wholeCost,
   onTurn,
   onOpen,
@@ -60,7 +62,7 @@ export function WorksheetList({
                   onTurn={onTurn}
                 />
               ) : (
-                <LineRow row={row} currency={currency} onOpen={onOpen} />
+                <LineRow row={row} mark={marks.get(row.line.id)} currency={currency} onOpen={onOpen} />
               )}
             </div>
           );
@@ -99,9 +101,12 @@ const GroupRow = memo(function GroupRow({ row, name, currency, wholeCost, onTurn
   );
 });
 
-type LineProps = Pick<TableProps, "currency" | "onOpen"> & { readonly row: Extract<SheetRow, { is: "line" }> };
+type LineProps = Pick<TableProps, "currency" | "onOpen"> & {
+  readonly row: Extract<SheetRow, { is: "line" }>;
+  readonly mark: Mark | undefined;
+};
 
-const LineRow = memo(function LineRow({ row, currency, onOpen }: LineProps) {
+const LineRow = memo(function LineRow({ row, mark, currency, onOpen }: LineProps) {
   const { line, depth } = row;
   const rate = line.rate === null ? "" : ` at ${line.rate}`;
   return (
@@ -113,8 +118,10 @@ const LineRow = memo(function LineRow({ row, currency, onOpen }: LineProps) {
     >
       <View className="min-w-0 flex-1">
         <Body numberOfLines={1}>{line.what}</Body>
-        <Faint numberOfLines={1} className="figures">
-          {[`${line.quantity} ${line.unitName}${rate}`, line.partName].filter(Boolean).join(", ")}
+        <Faint numberOfLines={1} className={mark ? "figures text-clay" : "figures"}>
+          {[`${line.quantity} ${line.unitName}${rate}`, mark ? wasText(mark) : line.partName]
+            .filter(Boolean)
+            .join(", ")}
         </Faint>
       </View>
       <Figure className="text-base">{formatMoney(line.cost, currency)}</Figure>

@@ -12,14 +12,17 @@ import { Layers, Plus, SlidersHorizontal } from "../icons";
 import { useJob } from "../job/JobContext";
 import { useJobLater } from "../job/useJobLater";
 import { NoCosts } from "../price/NoCosts";
-import { TypedLine } from "../price/TypedLine";
 import { useWide } from "../theme/useWide";
+import { AddTo } from "./AddTo";
+import { ChangedSince } from "./ChangedSince";
 import { CopyTable } from "./CopyTable";
 import { GroupedBy } from "./GroupedBy";
 import { LayoutSheet } from "./LayoutSheet";
 import { LineDetail } from "./LineDetail";
+import type { Mark } from "./lookedAt";
 import type { SheetRow } from "./rowsOf";
 import { useLayouts } from "./useLayouts";
+import { useLookedAt } from "./useLookedAt";
 import { useSheet } from "./useSheet";
 import { WorksheetList } from "./WorksheetList";
 import { WorksheetTable } from "./WorksheetTable";
@@ -37,22 +40,36 @@ export function WorksheetScreen() {
   const { type } = useLocalSearchParams<{ type?: string }>();
   const [typing, setTyping] = useState(type === "1" && !wide);
   const [chosen, setChosen] = useState<string>();
+  // The mark goes when the line is opened; what it said stays while it is open.
+  const [wasMark, setWasMark] = useState<Mark>();
   const items = useMemo(() => new Map(priceList.map(({ code, name }) => [code, name])), [priceList]);
   const { layout, change } = layouts;
   const buildUp = reckoning?.buildUp;
-  const sheet = useSheet(buildUp?.ledger ?? NONE, layout, items, search);
+  const looked = useLookedAt(jobId, buildUp?.ledger);
+  const [onlyChanged, setOnlyChanged] = useState(false);
+  const shownLines = useMemo(
+    () => (onlyChanged ? buildUp?.ledger.filter(({ id }) => looked.marks.has(id)) : buildUp?.ledger) ?? NONE,
+    [onlyChanged, buildUp, looked.marks],
+  );
+  const sheet = useSheet(shownLines, layout, items, search);
   if (record.job.pricing === null) return <NoCosts />;
   if (!buildUp) return <Waiting what="the worksheet" />;
   const { currency } = record.job;
   // By its id in the ledger as it is now: a line that is counted no longer has no detail.
   const line = buildUp.ledger.find(({ id }) => id === chosen);
   const open = (row: SheetRow) => {
-    if (row.is === "line") setChosen(row.line.id.replace(/@[^@]*$/, ""));
+    if (row.is !== "line") return;
+    const id = row.line.id.replace(/@[^@]*$/, "");
+    setChosen(id);
+    setWasMark(looked.marks.get(id));
+    const found = buildUp.ledger.find((each) => each.id === id);
+    if (found && looked.marks.has(id)) looked.lookAt(found);
   };
   const shared = {
     rows: sheet.rows,
     items,
     currency,
+    marks: looked.marks,
     wholeCost: Number(buildUp.cost),
     chosenId: sheet.rows.find((row) => row.is === "line" && row.line.id === chosen)?.id,
     onTurn: sheet.turn,
@@ -100,6 +117,16 @@ export function WorksheetScreen() {
             ) : null}
           </View>
         ) : null}
+        <ChangedSince
+          marks={looked.marks}
+          gone={looked.gone}
+          only={onlyChanged && looked.marks.size > 0}
+          onOnly={setOnlyChanged}
+          onLookAtAll={() => {
+            looked.lookAtAll();
+            setOnlyChanged(false);
+          }}
+        />
         {sheet.lines.length === 0 ? (
           <Body>
             {buildUp.ledger.length === 0
@@ -123,20 +150,18 @@ export function WorksheetScreen() {
         <View role="complementary" aria-label="The line" className="w-[400px] border-l border-rule">
           <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-4 p-4">
             <Title level={2}>{line.what}</Title>
-            <LineDetail line={line} items={items} />
+            <LineDetail line={line} items={items} mark={wasMark} />
             <Button label="Close the line" kind="plain" onPress={() => setChosen(undefined)} />
           </ScrollView>
         </View>
       ) : null}
       {wide ? null : (
         <Sheet open={line !== undefined} onClose={() => setChosen(undefined)} title={line?.what ?? ""}>
-          {line ? <LineDetail line={line} items={items} /> : null}
+          {line ? <LineDetail line={line} items={items} mark={wasMark} /> : null}
         </Sheet>
       )}
       <LayoutSheet layouts={layouts} open={arranging} onClose={() => setArranging(false)} />
-      <Sheet open={typing} onClose={() => setTyping(false)} title="Type a line">
-        <TypedLine />
-      </Sheet>
+      <AddTo open={typing} onClose={() => setTyping(false)} />
       <Sheet open={grouping} onClose={() => setGrouping(false)} title="Grouped by">
         {grouped}
         <ExportButtons what="worksheet" make={() => ledgerTable(sheet.lines)} />

@@ -12,6 +12,7 @@ import {
   useState,
 } from "react";
 import { Cell } from "./Cell";
+import type { Mark } from "./lookedAt";
 import type { Items, SheetRow } from "./rowsOf";
 import { isNumeric } from "./rowsOf";
 import { COLUMN_WORDS } from "./words";
@@ -21,6 +22,8 @@ export type TableProps = {
   readonly layout: WorksheetLayout;
   readonly items: Items;
   readonly currency: string;
+  /** Lines that changed since somebody looked. */
+  readonly marks: ReadonlyMap<string, Mark>;
   /** What all of it costs, for shares of it. */
   readonly wholeCost: number;
   readonly chosenId: string | undefined;
@@ -223,8 +226,10 @@ const Row = memo(function Row({
   onFocus,
   items,
   currency,
+  marks,
   wholeCost,
 }: RowProps) {
+  const mark = row.is === "line" ? marks.get(row.line.id) : undefined;
   const look = chosen ? "bg-pine-wash" : row.is === "group" ? "bg-paper" : "bg-sheet";
   return (
     <div
@@ -254,7 +259,15 @@ const Row = memo(function Row({
           className={`truncate px-2 leading-[40px] ${isNumeric(id) ? "text-right" : ""}`}
           style={{ width: widthPx, flex: "none", overflow: "hidden", whiteSpace: "nowrap", textOverflow: "ellipsis" }}
         >
-          <Cell row={row} column={id} first={column === 0} items={items} currency={currency} wholeCost={wholeCost} />
+          <Cell
+            row={row}
+            column={id}
+            first={column === 0}
+            mark={mark}
+            items={items}
+            currency={currency}
+            wholeCost={wholeCost}
+          />
         </div>
       ))}
     </div>

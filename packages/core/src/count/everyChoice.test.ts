@@ -226,6 +226,7 @@ describe("every choice there is reaches the count", () => {
       length: measured(feet(12), ""),
       width: measured(feet(9), ""),
     },
+    length: { ...PART_KINDS.length.defaults("l", "Run", contexts.imperial), length: measured(feet(40), "") },
     surface: resolveSurface(
       { ...PART_KINDS.surface.defaults("f", "Wall", contexts.imperial), roomId: "hall", surfaceId: "wall/a" },
       plan,

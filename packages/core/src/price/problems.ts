@@ -22,6 +22,7 @@ export const problemsOf = (reckoned: Reckoned, profitMade: Money, price: Money):
   ...belowCost(profitMade, price),
   ...steepTax(reckoned.pricing),
   ...setOfGone(reckoned.ledger, reckoned.pricing),
+  ...forNothing(reckoned),
   ...idleSettings(reckoned),
   ...retiredInUse(reckoned.order, reckoned.priceList),
 ];
@@ -56,6 +57,23 @@ const steepTax = ({ tax }: Pricing): Problem[] =>
   [tax.percent, tax.reducedPercent]
     .filter((percent) => Number(percent) > 100)
     .map((percent) => problem("steep-tax", "tax", `${tax.name} is ${percent} %. Check it.`));
+
+/** Nothing is what it costs, as entered: it may be meant, and is said. */
+function forNothing({ ledger, pricing }: Reckoned): Problem[] {
+  const typed = pricing.extras
+    .filter(({ cost, minutes, quantity }) => Number(quantity) === 0 || (Number(cost) === 0 && Number(minutes) === 0))
+    .map(({ id, description }) =>
+      problem("costs-nothing", `extras.${id}`, `“${description}” was typed in and costs nothing yet.`),
+    );
+  const unpaid = ledger.filter(({ kind, rate, hours }) => kind === "labour" && Number(hours) > 0 && Number(rate) === 0);
+  const crews = [...new Set(unpaid.map(({ crew }) => crew))];
+  return [
+    ...typed,
+    ...crews.map((crew) =>
+      problem("unpaid-work", "ratePerHour", `Work is reckoned at a rate of nothing${crew === "" ? "" : `: ${crew}`}.`),
+    ),
+  ];
+}
 
 /** Set for what is not in the job: kept, of no effect, and said. */
 function idleSettings({ counts, pricing, ledger }: Reckoned): Problem[] {
