@@ -107,6 +107,7 @@ test("a crew, a worksheet regrouped, an item swapped over the job, a line typed,
   const total = page.getByTestId("price-total");
   await expect(total).toBeVisible();
   const before = await total.textContent();
+  await page.getByRole("button", { name: /^Crews: / }).click();
   await page.getByRole("button", { name: "A crew at another rate" }).click();
   await page.getByRole("textbox", { name: "Crew 1, rate for an hour" }).fill("60");
   await page.getByRole("textbox", { name: "Crew 1, rate for an hour" }).press("Enter");
@@ -149,7 +150,7 @@ test("a crew, a worksheet regrouped, an item swapped over the job, a line typed,
   await dialog.getByLabel("How many").fill("36");
   await dialog.getByLabel("Cost of one").fill("3.40");
   await dialog.getByLabel("Minutes to fit one").fill("20");
-  await dialog.getByLabel("Section").fill("First fix");
+  await dialog.getByLabel("Section", { exact: true }).fill("First fix");
   await dialog.getByRole("button", { name: "Add this cost" }).click();
   await dialog.getByRole("button", { name: "Close" }).click();
   await page.getByLabel("Find a line").fill("first fix");

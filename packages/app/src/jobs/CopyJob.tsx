@@ -1,6 +1,5 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { newJobSchema, type Part, withNamed } from "@wide-porch/core";
-import { type Href, useRouter } from "expo-router";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { View } from "react-native";
@@ -14,6 +13,7 @@ import { Choice } from "../components/Choice";
 import { Folded } from "../components/Folded";
 import { FormEntry } from "../components/FormEntry";
 import { Faint, Warning } from "../components/Text";
+import { openAnotherJob } from "./openAnotherJob";
 
 const formSchema = newJobSchema.pick({ title: true, customerName: true, site: true });
 type Form = z.input<typeof formSchema>;
@@ -33,7 +33,6 @@ const FOR = [
 
 /** A job as the start of another, whole or in parts: quantities follow what is measured there. */
 export function CopyJob({ jobId, start, parts, hasTyped }: Props) {
-  const router = useRouter();
   const { control, handleSubmit, formState } = useForm<Form>({
     resolver: zodResolver(formSchema),
     defaultValues: start,
@@ -56,7 +55,7 @@ export function CopyJob({ jobId, start, parts, hasTyped }: Props) {
     try {
       const made = await ask(jobRecordSchema, "POST", `/jobs/${jobId}/copies`, { ...form, partIds, shelf, typed });
       await mutate((key) => typeof key === "string" && key.startsWith("/jobs?"));
-      router.replace(`/jobs/${made.id}/measure` as Href);
+      openAnotherJob(made.id);
     } catch (error) {
       setFailure(error instanceof Error ? error.message : String(error));
     }

@@ -97,7 +97,7 @@ export function JobsScreen() {
           }}
         />
         <Folded
-          title="Which jobs"
+          title="Shown and sorted"
           under={[SHELF_WORDS[shelf], stage === "any" ? "" : STAGE_WORDS[stage]].filter(Boolean).join(", ")}
         >
           <Choice
