@@ -4,6 +4,7 @@ import { gzipSync } from "node:zlib";
 import { benchmarkEntries } from "./benchmarkEntries.mjs";
 import { benchmarkModel } from "./benchmarkModel.mjs";
 import { benchmarkPlan } from "./benchmarkPlan.mjs";
+import { benchmarkServer } from "./benchmarkServer.mjs";
 import { withDemoServer } from "./lib/demoServer.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { must } from "./lib/run.mjs";
@@ -41,6 +42,8 @@ await benchmarkBundled("benchmarkCutting");
 await withDemoServer(async (address) => {
   console.log("\nFirst load");
   printFirstLoad();
+  console.log("\nThe server, a job that nobody touched");
+  await benchmarkServer(address);
   console.log("\nThe app");
   await benchmarkEntries(address);
   console.log("\nA plan of 40 rooms and 200 walls");

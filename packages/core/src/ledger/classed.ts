@@ -15,7 +15,8 @@ function classesOf(line: BareLine, costing: Costing, taxes: ReadonlyMap<string, 
   };
 }
 
-const known = new WeakMap<BareLine, LedgerLine>();
+type Known = { readonly costing: Costing; readonly line: LedgerLine };
+const known = new WeakMap<BareLine, Known>();
 
 /** Typed costs have a tax of their own, and so has the time to fit them. */
 const taxesOfTyped = ({ extras }: Costing): ReadonlyMap<string, TaxClass> =>
@@ -29,11 +30,12 @@ const taxesOfTyped = ({ extras }: Costing): ReadonlyMap<string, TaxClass> =>
 export function classed(lines: readonly BareLine[], costing: Costing): LedgerLine[] {
   const taxes = taxesOfTyped(costing);
   return lines.map((line) => {
-    const { markupPercent, tax } = classesOf(line, costing, taxes);
     const before = known.get(line);
-    if (before?.markupPercent === markupPercent && before.tax === tax) return before;
-    const made = { ...line, markupPercent, tax };
-    known.set(line, made);
+    if (before?.costing === costing) return before.line;
+    const { markupPercent, tax } = classesOf(line, costing, taxes);
+    const same = before?.line.markupPercent === markupPercent && before.line.tax === tax;
+    const made = same ? before.line : { ...line, markupPercent, tax };
+    known.set(line, { costing, line: made });
     return made;
   });
 }

@@ -38,9 +38,9 @@ const missingPrices = (order: Order): Problem[] =>
 
 function missingTasks(counts: readonly PartCount[], pricing: Pricing): Problem[] {
   const known = new Set(pricing.tasks.map((task) => task.id));
-  const used = new Set(
-    counts.flatMap(({ lines }) => lines.flatMap((line) => (line.unit === "hour" ? [] : (line.labourTask ?? [])))),
-  );
+  const used = new Set<string>();
+  for (const { lines } of counts)
+    for (const { unit, labourTask } of lines) if (unit !== "hour" && labourTask !== undefined) used.add(labourTask);
   return [...used]
     .filter((task) => !known.has(task))
     .map((task) => problem("no-labour-task", `tasks.${task}`, `No hours are set for the labour task “${task}”.`));
@@ -78,11 +78,12 @@ function forNothing({ ledger, pricing }: Reckoned): Problem[] {
 /** Set for what is not in the job: kept, of no effect, and said. */
 function idleSettings({ counts, pricing, ledger }: Reckoned): Problem[] {
   const tasks = new Map(pricing.tasks.map(({ id, name }) => [id, name]));
-  const worked = new Set(ledger.map(({ task }) => task));
-  const trades = new Set(ledger.map(({ trade }) => trade));
+  const { taskHours, markupByTrade } = pricing;
+  const worked = new Set(Object.keys(taskHours).length === 0 ? [] : ledger.map(({ task }) => task));
+  const trades = new Set(markupByTrade.length === 0 ? [] : ledger.map(({ trade }) => trade));
   const parts = new Set(counts.map(({ partId }) => partId));
   return [
-    ...Object.keys(pricing.taskHours)
+    ...Object.keys(taskHours)
       .filter((task) => !worked.has(task))
       .map((task) =>
         problem(
@@ -91,7 +92,7 @@ function idleSettings({ counts, pricing, ledger }: Reckoned): Problem[] {
           `Hours are set for “${tasks.get(task) ?? task}”, which nothing in the job takes.`,
         ),
       ),
-    ...pricing.markupByTrade
+    ...markupByTrade
       .filter(({ trade }) => !trades.has(trade))
       .map(({ trade }) =>
         problem("idle-markup", "markupByTrade", `“${trade}” has a markup, and nothing in the job is of that trade.`),
@@ -106,8 +107,10 @@ function idleSettings({ counts, pricing, ledger }: Reckoned): Problem[] {
 
 /** Kept, of no effect, and said. */
 function setOfGone(ledger: readonly LedgerLine[], { linesSet }: Pricing): Problem[] {
+  const set = Object.keys(linesSet);
+  if (set.length === 0) return [];
   const ids = new Set(ledger.map(({ id }) => id));
-  const gone = Object.keys(linesSet).filter((id) => !ids.has(id)).length;
+  const gone = set.filter((id) => !ids.has(id)).length;
   if (gone === 0) return [];
   const which =
     gone === 1 ? "What was set by hand for one line is for one" : `What was set by hand for ${gone} lines is for lines`;

@@ -38,8 +38,12 @@ export const lessMoney = (amount: Money, less: Money): Money => moneyOfCents(cen
 /** A price times a quantity, rounded at the line. */
 export const priceTimes = (price: string, quantity: number | string): Money => toMoney(new Big(price).times(quantity));
 
+/** To divide takes far longer, and comes to the same. */
+const HUNDREDTH = new Big("0.01");
+
 /** `percentOf("250.00", "20")` → `"50.00"`. */
-export const percentOf = (amount: Money, percent: string): Money => toMoney(new Big(amount).times(percent).div(100));
+export const percentOf = (amount: Money, percent: string): Money =>
+  toMoney(new Big(amount).times(percent).times(HUNDREDTH));
 
 /** Shares are kept as so many of these parts of one: finer than any remainder that could matter. */
 const RATIO_BITS = 53n;
