@@ -77,14 +77,13 @@ async function phone(browser, address) {
   await take("model");
   await page.getByRole("button", { name: "Put this view on the quote" }).click();
   await page.getByText(/It is on the quote/).waitFor();
-  await page.goto(`${job}/built`);
-  await page.getByText("Assemblies in this job").waitFor();
-  await page.getByRole("radio", { name: /Tight access/ }).click();
-  await page.getByText(/quantities would change/).waitFor();
-  await take("built");
   await page.goto(`${job}/price`);
   await page.getByTestId("price-total").waitFor();
+  await page.getByText("What to settle first").waitFor();
   await take("price");
+  await page.goto(`${job}/price/open`);
+  await page.getByRole("heading", { name: "Settle these next" }).waitFor();
+  await take("open-points");
   await page.goto(`${job}/quote`);
   await page.getByTestId("quote-total").waitFor();
   await page.getByRole("img", { name: "The framing" }).first().waitFor();
