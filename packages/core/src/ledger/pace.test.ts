@@ -76,6 +76,14 @@ describe("hours set for a task in all", () => {
     expect(hours(one, "studs")).toBe(40);
   });
 
+  it("cost what they are where the task takes no time by itself", () => {
+    const tasks = job.pricing.tasks.map((task) => (task.id === "studs" ? { ...task, hoursPerUnit: "0" } : task));
+    const own = priced({ tasks, taskHours: { studs: "40" } }).ledger.filter(({ task }) => task === "studs");
+    expect(own.map(({ cost, shares }) => [cost, sumMoney(shares.map((share) => share.cost))])).toEqual([
+      ["1840.00", "1840.00"],
+    ]);
+  });
+
   it("of nothing are nothing, and are told", () => {
     expect(priced({ taskHours: { studs: "0" } }).ledger.find(({ task }) => task === "studs")).toMatchObject({
       cost: "0.00",

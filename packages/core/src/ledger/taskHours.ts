@@ -15,11 +15,11 @@ function common<K extends "trade" | "phase" | "crew" | "what" | "rate">(
   return first && lines.every((line) => line[key] === first[key]) ? first[key] : undefined;
 }
 
-/** What the hours cost where lines are done at several rates: so much of each as it would have taken. */
+/** What the hours cost where lines are done at several rates: so much of each as it would have taken. Where it would have taken none, all at the first. */
 function costOf(hours: Big, lines: readonly BareLine[]): Money {
   const exact = lines.reduce((sum, line) => sum.plus(line.hours), new Big(0));
   const worth = lines.reduce((sum, { rate, hours: own }) => sum.plus(new Big(rate ?? 0).times(own)), new Big(0));
-  return toMoney(exact.eq(0) ? new Big(0) : hours.times(worth).div(exact));
+  return toMoney(exact.eq(0) ? hours.times(lines[0]?.rate ?? 0) : hours.times(worth).div(exact));
 }
 
 /** What the task takes of each part, by its cost before. Adds up to the cost. */

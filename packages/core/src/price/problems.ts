@@ -65,10 +65,14 @@ function forNothing({ ledger, pricing }: Reckoned): Problem[] {
     .map(({ id, description }) =>
       problem("costs-nothing", `extras.${id}`, `“${description}” was typed in and costs nothing yet.`),
     );
+  const timeless = pricing.conditions
+    .filter(({ percent }) => Number(percent) === 0)
+    .map(({ name }) => problem("costs-nothing", "conditions", `“${name}” makes work take no time at all.`));
   const unpaid = ledger.filter(({ kind, rate, hours }) => kind === "labour" && Number(hours) > 0 && Number(rate) === 0);
   const crews = [...new Set(unpaid.map(({ crew }) => crew))];
   return [
     ...typed,
+    ...timeless,
     ...crews.map((crew) =>
       problem("unpaid-work", "ratePerHour", `Work is reckoned at a rate of nothing${crew === "" ? "" : `: ${crew}`}.`),
     ),
