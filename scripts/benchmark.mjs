@@ -5,6 +5,7 @@ import { benchmarkEntries } from "./benchmarkEntries.mjs";
 import { benchmarkModel } from "./benchmarkModel.mjs";
 import { benchmarkPlan } from "./benchmarkPlan.mjs";
 import { benchmarkServer } from "./benchmarkServer.mjs";
+import { benchmarkWorksheet } from "./benchmarkWorksheet.mjs";
 import { withDemoServer } from "./lib/demoServer.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { must } from "./lib/run.mjs";
@@ -48,6 +49,8 @@ await withDemoServer(async (address) => {
   await benchmarkEntries(address);
   console.log("\nA plan of 40 rooms and 200 walls");
   await benchmarkPlan(address);
+  console.log("\nThe worksheet");
+  await benchmarkWorksheet(address);
   console.log("\nThe model in 3D");
   await benchmarkModel(address);
 });

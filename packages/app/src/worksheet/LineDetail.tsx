@@ -30,7 +30,11 @@ export function LineDetail({ line, items, mark }: Props) {
       <View className="gap-1">
         <Figure className="text-3xl leading-10">{formatMoney(line.cost, currency)}</Figure>
         <Body className="figures">{line.rate === null ? quantity : `${quantity} at ${line.rate}`}</Body>
-        {mark ? <Faint className="figures text-clay">{`Since you last looked: ${wasText(mark)}.`}</Faint> : null}
+        {mark ? (
+          <Faint className="figures text-clay">
+            {mark.was ? `Since you last looked: ${wasText(mark)}.` : "New since you last looked."}
+          </Faint>
+        ) : null}
         {price === undefined ? null : (
           <Faint className="figures">{`${formatMoney(price, currency)} of the price before tax, every step with it`}</Faint>
         )}
