@@ -1,4 +1,4 @@
-import { formatMoney, type LedgerKey, lessMoney, MOST_SIDE_BY_SIDE, sideBySide } from "@wide-porch/core";
+import { formatChange, formatMoney, type LedgerKey, lessMoney, MOST_SIDE_BY_SIDE, sideBySide } from "@wide-porch/core";
 import { useMemo, useState } from "react";
 import { ScrollView, View } from "react-native";
 import { Button, IconButton } from "../components/Button";
@@ -9,9 +9,10 @@ import { Waiting } from "../components/Waiting";
 import { Plus, Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 import { NoCosts } from "../price/NoCosts";
+import { useWide } from "../theme/useWide";
 import { valueWords } from "../worksheet/words";
 import { CandidateSheet } from "./CandidateSheet";
-import { Difference, signed } from "./Difference";
+import { Difference } from "./Difference";
 import { type Column, useSideBySide } from "./useSideBySide";
 
 const KEYS = [
@@ -24,7 +25,8 @@ const KEYS = [
 ] as const satisfies readonly { readonly value: LedgerKey; readonly label: string }[];
 
 const NO_ITEMS: ReadonlyMap<string, string> = new Map();
-const COLUMN = "w-40 px-2 py-1";
+/** Three stand beside one another on the phone; the rest are scrolled to. */
+const columnOf = (wide: boolean): string => (wide ? "w-40 px-2 py-1" : "w-[118px] px-1 py-1");
 
 /** Up to ten estimates side by side by any grouping, each with what it differs by, and why. */
 export function CompareScreen() {
@@ -33,6 +35,7 @@ export function CompareScreen() {
   const [key, setKey] = useState<LedgerKey>("kind");
   const [choosing, setChoosing] = useState(false);
   const [asked, setAsked] = useState<string>();
+  const column = columnOf(useWide());
   const buildUp = reckoning?.buildUp;
   const there = columns.filter(({ ledger }) => ledger !== undefined);
   const rows = useMemo(
@@ -55,68 +58,63 @@ export function CompareScreen() {
       <ScrollView horizontal tabIndex={0} aria-label="Estimates side by side">
         <View role="table" aria-label="Estimates side by side">
           <View role="row" className="flex-row border-b-2 border-ink">
-            <View role="columnheader" className={COLUMN}>
+            <View role="columnheader" className={column}>
               <Faint>{KEYS.find(({ value }) => value === key)?.label ?? ""}</Faint>
             </View>
-            <View role="columnheader" className={COLUMN}>
+            <View role="columnheader" className={column}>
               <Strong numberOfLines={2}>This job</Strong>
             </View>
-            {there.map((column) => (
-              <View key={column.candidate.id} role="columnheader" className={COLUMN}>
-                <Strong numberOfLines={2}>{column.candidate.name}</Strong>
+            {there.map(({ candidate }) => (
+              <View key={candidate.id} role="columnheader" className={column}>
+                <Strong numberOfLines={2}>{candidate.name}</Strong>
               </View>
             ))}
           </View>
           {rows.map(({ value, costs, differences }) => (
             <View key={value} role="row" className="flex-row border-b border-rule">
-              <View role="rowheader" className={COLUMN}>
+              <View role="rowheader" className={column}>
                 <Body>{valueWords(key, value, NO_ITEMS)}</Body>
               </View>
               {costs.map((cost, index) => (
-                <View key={there[index - 1]?.candidate.id ?? "own"} role="cell" className={`${COLUMN} items-end`}>
+                <View key={there[index - 1]?.candidate.id ?? "own"} role="cell" className={`${column} items-end`}>
                   <Figure className="text-base">{say(cost)}</Figure>
                   {index > 0 ? (
-                    <Faint className="figures">{signed(differences[index] ?? "0.00", currency)}</Faint>
+                    <Faint className="figures">{formatChange(differences[index] ?? "0.00", currency)}</Faint>
                   ) : null}
                 </View>
               ))}
             </View>
           ))}
           <View role="row" className="flex-row border-t-2 border-ink">
-            <View role="rowheader" className={COLUMN}>
+            <View role="rowheader" className={column}>
               <Strong>Total to pay</Strong>
             </View>
-            <View role="cell" className={`${COLUMN} items-end`}>
+            <View role="cell" className={`${column} items-end`}>
               <Figure className="text-base">{say(buildUp.total)}</Figure>
             </View>
             {there.map(({ candidate, total = "0.00" }) => (
-              <View key={candidate.id} role="cell" className={`${COLUMN} items-end`}>
+              <View key={candidate.id} role="cell" className={`${column} items-end`}>
                 <Figure className="text-base">{say(total)}</Figure>
-                <Faint className="figures">{signed(lessMoney(total, buildUp.total), currency)}</Faint>
+                <Faint className="figures">{formatChange(lessMoney(total, buildUp.total), currency)}</Faint>
               </View>
             ))}
           </View>
         </View>
       </ScrollView>
       <View className="max-w-xl gap-2">
-        {columns.map((column) => (
-          <View key={column.candidate.id} className="flex-row items-center gap-2 border-b border-rule py-1">
+        {columns.map((each) => (
+          <View key={each.candidate.id} className="flex-row items-center gap-2 border-b border-rule py-1">
             <View className="min-w-0 flex-1">
-              <Strong>{column.candidate.name}</Strong>
-              <Faint role={column.failure ? "alert" : undefined}>{stateWords(column, system)}</Faint>
+              <Strong>{each.candidate.name}</Strong>
+              <Faint role={each.failure ? "alert" : undefined}>{stateWords(each, system)}</Faint>
             </View>
-            {column.priced && column.candidate.system === system ? (
-              <Button
-                label="Why"
-                name={`Why ${column.candidate.name} differs`}
-                kind="plain"
-                onPress={() => ask(column)}
-              />
+            {each.priced && each.candidate.system === system ? (
+              <Button label="Why" name={`Why ${each.candidate.name} differs`} kind="plain" onPress={() => ask(each)} />
             ) : null}
             <IconButton
-              name={`Take out ${column.candidate.name}`}
+              name={`Take out ${each.candidate.name}`}
               icon={Trash2}
-              onPress={() => takeOut(column.candidate.id)}
+              onPress={() => takeOut(each.candidate.id)}
             />
           </View>
         ))}

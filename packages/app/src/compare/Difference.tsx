@@ -1,11 +1,8 @@
-import { type Comparison, formatMoney } from "@wide-porch/core";
+import { type Comparison, formatChange, formatMoney } from "@wide-porch/core";
 import { View } from "react-native";
 import { Body, Faint, Figure, Strong, Title } from "../components/Text";
 import { KIND_WORDS, KINDS_IN_ORDER } from "../price/kindWords";
 import { CAUSE_WORDS } from "./causeWords";
-
-export const signed = (amount: string, currency: string): string =>
-  `${amount.startsWith("-") || Number(amount) === 0 ? "" : "+"}${formatMoney(amount, currency)}`;
 
 type Props = {
   readonly comparison: Comparison;
@@ -28,14 +25,14 @@ export function Difference({ comparison, currency, names }: Props) {
           under={
             least === most
               ? CAUSE_WORDS[cause].under
-              : `${CAUSE_WORDS[cause].under}; told in another order ${signed(least, currency)} to ${signed(most, currency)}`
+              : `${CAUSE_WORDS[cause].under}; told in another order ${formatChange(least, currency)} to ${formatChange(most, currency)}`
           }
-          amount={signed(amount, currency)}
+          amount={formatChange(amount, currency)}
         />
       ))}
       <Row name={names[1]} amount={say(to)} strong />
       <Body role="status">
-        {Number(difference) === 0 ? "Both come to the same." : `${signed(difference, currency)} in all.`}
+        {Number(difference) === 0 ? "Both come to the same." : `${formatChange(difference, currency)} in all.`}
       </Body>
       <Title level={3}>Cost, by kind</Title>
       {KINDS_IN_ORDER.flatMap((kind) => {

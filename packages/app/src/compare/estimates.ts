@@ -1,14 +1,6 @@
 import { ask } from "../api/client";
-import {
-  fullJobSchema,
-  type JobListItem,
-  keptPricesSchema,
-  priceListSchema,
-  type QuoteRecord,
-  quoteInputsSchema,
-} from "../api/records";
-import { pricesInForce } from "../job/pricesInForce";
-import { rulesOf } from "../job/rules";
+import { type JobListItem, priceListSchema, type QuoteRecord, quoteInputsSchema } from "../api/records";
+import { loadPriced } from "../job/loadPriced";
 import type { PricedBy } from "../worker/reckon.worker";
 
 /** An estimate that can be put beside others, and how what it follows from is had. */
@@ -37,17 +29,6 @@ export const quoteCandidate = (
   },
 });
 
-async function loadJob(id: string): Promise<PricedBy> {
-  const full = await ask(fullJobSchema, "GET", `/jobs/${id}`);
-  const { job } = full.job;
-  if (job.pricing === null) throw new Error(`loadJob: the costs of job ${id} are not shown here`);
-  const kept = await ask(keptPricesSchema, "GET", `/jobs/${id}/prices`);
-  const list = await ask(priceListSchema, "GET", "/price-list");
-  const parts = full.parts.filter(({ binned }) => !binned).map(({ part }) => part);
-  const priceList = pricesInForce(list.items, kept, job.prices);
-  return { job: { ...job, pricing: job.pricing }, parts, priceList, ...rulesOf(full, undefined) };
-}
-
 /** Another job as it stands. */
 export const jobCandidate = ({ id, job }: JobListItem): Candidate => ({
   id: `job/${id}`,
@@ -55,5 +36,5 @@ export const jobCandidate = ({ id, job }: JobListItem): Candidate => ({
   under: job.customerName,
   currency: job.currency,
   system: job.system,
-  load: () => loadJob(id),
+  load: async () => loadPriced(id, (await ask(priceListSchema, "GET", "/price-list")).items),
 });

@@ -1,4 +1,4 @@
-import { formatMoney, lessMoney } from "@wide-porch/core";
+import { formatChange, formatMoney, lessMoney } from "@wide-porch/core";
 import { lazy, Suspense, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -33,7 +33,7 @@ export function TrialBar() {
         </Strong>
         {tried > 0 && before !== undefined && now !== undefined ? (
           <Faint className="figures" testID="trial-total">
-            {`${formatMoney(before, currency)} → ${formatMoney(now, currency)}, ${signed(lessMoney(now, before), currency)}`}
+            {`${formatMoney(before, currency)} → ${formatMoney(now, currency)}, ${formatChange(lessMoney(now, before), currency)}`}
           </Faint>
         ) : null}
       </View>
@@ -50,6 +50,3 @@ export function TrialBar() {
     </View>
   );
 }
-
-const signed = (amount: string, currency: string): string =>
-  `${amount.startsWith("-") ? "" : "+"}${formatMoney(amount, currency)}`;

@@ -2,6 +2,7 @@ import {
   type CountLine,
   compareCounts,
   countsInForce,
+  formatChange,
   formatMoney,
   lessMoney,
   quantityText,
@@ -127,9 +128,7 @@ function Moved({ name, was, is, currency }: MovedProps) {
         <Body>{name}</Body>
         <Faint className="figures">{`${formatMoney(was, currency)} → ${formatMoney(is, currency)}`}</Faint>
       </View>
-      <Strong className="figures">
-        {Number(by) === 0 ? "the same" : `${by.startsWith("-") ? "" : "+"}${formatMoney(by, currency)}`}
-      </Strong>
+      <Strong className="figures">{Number(by) === 0 ? "the same" : formatChange(by, currency)}</Strong>
     </View>
   );
 }

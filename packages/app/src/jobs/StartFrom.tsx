@@ -1,12 +1,10 @@
-import { useDeferredValue, useState } from "react";
-import { Pressable, View } from "react-native";
-import useSWR from "swr";
-import { ask } from "../api/client";
-import { type JobListItem, jobListSchema } from "../api/records";
+import { useState } from "react";
+import { View } from "react-native";
+import type { JobListItem } from "../api/records";
 import { Choice } from "../components/Choice";
-import { Body, Faint, Strong, Title, Warning } from "../components/Text";
-import { TextField } from "../components/TextField";
+import { Title } from "../components/Text";
 import { CopyJob } from "./CopyJob";
+import { JobPicker } from "./JobPicker";
 
 const FROM = [
   { value: "template", label: "A template" },
@@ -18,12 +16,7 @@ type From = (typeof FROM)[number]["value"];
 /** The job or template that the next one starts from. */
 export function StartFrom() {
   const [from, setFrom] = useState<From>("template");
-  const [typed, setTyped] = useState("");
   const [chosen, setChosen] = useState<JobListItem>();
-  const find = useDeferredValue(typed.trim().slice(0, 160));
-  const jobs = useSWR(`/jobs?perPage=20&shelf=${from}&find=${encodeURIComponent(find)}`, (path: string) =>
-    ask(jobListSchema, "GET", path),
-  );
   if (chosen)
     return (
       <View className="gap-3">
@@ -36,29 +29,11 @@ export function StartFrom() {
         />
       </View>
     );
+  const none = from === "template" ? "No templates yet: a copy of any job can be kept as one." : "None is found.";
   return (
     <View className="gap-3">
       <Choice label="From" options={FROM} value={from} onChange={setFrom} />
-      <TextField label="Find it" value={typed} onChangeText={setTyped} />
-      {jobs.error ? (
-        <Warning role="alert">{jobs.error instanceof Error ? jobs.error.message : String(jobs.error)}</Warning>
-      ) : null}
-      {jobs.data?.items.length === 0 ? (
-        <Body>
-          {from === "template" ? "No templates yet: a copy of any job can be kept as one." : "None is found."}
-        </Body>
-      ) : null}
-      {jobs.data?.items.map((record) => (
-        <Pressable
-          key={record.id}
-          role="button"
-          onPress={() => setChosen(record)}
-          className="min-h-12 border-b border-rule py-1 active:bg-pine-wash"
-        >
-          <Strong>{record.job.title}</Strong>
-          <Faint>{record.job.customerName}</Faint>
-        </Pressable>
-      ))}
+      <JobPicker label="Find it" shelf={from} none={none} onChoose={setChosen} />
     </View>
   );
 }

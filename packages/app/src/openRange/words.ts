@@ -1,12 +1,9 @@
-import { formatMoney, lessMoney, type OpenPointRange, type OpenRange } from "@wide-porch/core";
-
-const signed = (amount: string, currency: string): string =>
-  `${amount.startsWith("-") || Number(amount) === 0 ? "" : "+"}${formatMoney(amount, currency)}`;
+import { formatChange, lessMoney, type OpenPointRange, type OpenRange } from "@wide-porch/core";
 
 /** `2 × 6: +$180.00; 2 × 3: −$40.00`. */
 export function endsText({ less, more, lessWords, moreWords, unknown }: OpenPointRange, currency: string): string {
   if (unknown !== "") return `${unknown} What it may come to cannot be said.`;
-  const end = (words: string, amount: string) => (words === "" ? [] : [`${words}: ${signed(amount, currency)}`]);
+  const end = (words: string, amount: string) => (words === "" ? [] : [`${words}: ${formatChange(amount, currency)}`]);
   const ends = [...end(lessWords, less), ...end(moreWords, more)];
   return ends.length === 0 ? "Whatever it turns out to be, the price stays." : ends.join("; ");
 }

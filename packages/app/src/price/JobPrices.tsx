@@ -1,4 +1,4 @@
-import { formatMoney, lessMoney, type PriceItem } from "@wide-porch/core";
+import { formatChange, formatMoney, lessMoney, type PriceItem } from "@wide-porch/core";
 import { format } from "date-fns/format";
 import { parseISO } from "date-fns/parseISO";
 import { useEffect, useMemo, useState } from "react";
@@ -150,7 +150,5 @@ function effect(code: string, used: boolean, tried: PricesTried | undefined, cur
   const own = tried?.each.find((each) => each.code === code);
   if (!tried || !own) return "in this job";
   const by = lessMoney(own.total, tried.now);
-  return Number(by) === 0
-    ? "leaves the total as it is"
-    : `${by.startsWith("-") ? "" : "+"}${formatMoney(by, currency)} on the total`;
+  return Number(by) === 0 ? "leaves the total as it is" : `${formatChange(by, currency)} on the total`;
 }

@@ -17,7 +17,7 @@ const USUAL = [
   ["Protection and cleaning", "sundry", "sum"],
   ["Insurance for the job", "sundry", "sum"],
 ] as const;
-export const PRELIMINARIES = "Preliminaries";
+const PRELIMINARIES = "Preliminaries";
 
 /** Preliminaries to start from: each becomes a typed line, at nothing until somebody says what it costs. */
 export function Preliminaries({ pricing }: { readonly pricing: Pricing }) {

@@ -1,4 +1,4 @@
-import { formatMoney, lessMoney, type PriceItem } from "@wide-porch/core";
+import { formatChange, formatMoney, lessMoney, type PriceItem } from "@wide-porch/core";
 import { View } from "react-native";
 import type { PriceRecord } from "../api/records";
 import { Button } from "../components/Button";
@@ -43,5 +43,5 @@ export function TouchedJobsList({ items, newest }: Props) {
 function moved(before: string, after: string, currency: string): string {
   const by = lessMoney(after, before);
   if (Number(by) === 0) return `${formatMoney(before, currency)}, as it was`;
-  return `${formatMoney(before, currency)} → ${formatMoney(after, currency)}, ${by.startsWith("-") ? "" : "+"}${formatMoney(by, currency)}`;
+  return `${formatMoney(before, currency)} → ${formatMoney(after, currency)}, ${formatChange(by, currency)}`;
 }

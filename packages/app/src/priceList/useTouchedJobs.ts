@@ -1,16 +1,8 @@
 import type { PriceItem } from "@wide-porch/core";
 import { useCallback, useRef, useState } from "react";
 import { ask } from "../api/client";
-import {
-  type FullJob,
-  fullJobSchema,
-  type JobRecord,
-  jobListSchema,
-  keptPricesSchema,
-  type PriceRecord,
-} from "../api/records";
-import { pricesInForce } from "../job/pricesInForce";
-import { rulesOf } from "../job/rules";
+import { type JobRecord, jobListSchema, type PriceRecord } from "../api/records";
+import { loadPriced } from "../job/loadPriced";
 import type { Touched } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
 
@@ -38,14 +30,8 @@ async function touched(
   newest: readonly PriceRecord[],
   items: readonly PriceItem[],
 ): Promise<TouchedJob | undefined> {
-  const full: FullJob = await ask(fullJobSchema, "GET", `/jobs/${id}`);
-  const { job } = full.job;
-  const { pricing, prices, title, currency } = job;
-  if (pricing === null) return undefined;
-  const kept = await ask(keptPricesSchema, "GET", `/jobs/${id}/prices`);
-  const parts = full.parts.filter(({ binned }) => !binned).map(({ part }) => part);
-  const priceList = pricesInForce(newest, kept, prices);
-  const priced = { job: { ...job, pricing }, parts, priceList, ...rulesOf(full, undefined) };
+  const priced = await loadPriced(id, newest);
+  const { title, currency, prices } = priced.job;
   const found = await reckoner().touch(priced, items);
   return found.codes.length === 0 ? undefined : { ...found, id, title, currency, keeps: prices.at !== null };
 }

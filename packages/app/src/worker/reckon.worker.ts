@@ -250,9 +250,10 @@ const reckoner = {
     run: string,
     tell: (progress: OpenRangeProgress) => void,
   ): Promise<OpenRange | undefined> {
-    const { counted, parts, priceList, library } = pageOf(name);
-    const pricing = counted?.job.pricing;
-    if (!counted || !pricing) return undefined;
+    const page = pages.get(name);
+    const pricing = page?.counted?.job.pricing;
+    if (!page?.counted || !pricing) return undefined;
+    const { counted, parts, priceList, library } = page;
     const counts = new CountCache();
     const cuts = new CutCache();
     const remembered = { count: counts.count, cut: cuts.cut };

@@ -1,13 +1,11 @@
 import { type Extra, formatMoney, priceTimes, sumMoney } from "@wide-porch/core";
-import { useDeferredValue, useState } from "react";
-import { Pressable, View } from "react-native";
-import useSWR from "swr";
-import { ask } from "../api/client";
-import { type JobListItem, jobListSchema } from "../api/records";
+import { useState } from "react";
+import { View } from "react-native";
+import type { JobListItem } from "../api/records";
 import { Button } from "../components/Button";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { useJob } from "../job/JobContext";
+import { JobPicker } from "../jobs/JobPicker";
 import { useChangePricing } from "../price/useChangePricing";
 import { newId } from "../sync/newId";
 
@@ -24,12 +22,7 @@ function sectionsOf(extras: readonly Extra[]): ReadonlyMap<string, readonly Extr
 export function CopySection({ onDone }: { readonly onDone: () => void }) {
   const { record, jobId } = useJob("record", "jobId");
   const change = useChangePricing();
-  const [typed, setTyped] = useState("");
   const [from, setFrom] = useState<JobListItem>();
-  const find = useDeferredValue(typed.trim().slice(0, 160));
-  const jobs = useSWR(`/jobs?perPage=30&find=${encodeURIComponent(find)}`, (path: string) =>
-    ask(jobListSchema, "GET", path),
-  );
   const own = record.job.pricing?.extras.length ?? 0;
   const copy = (lines: readonly Extra[]) => {
     change(({ extras }) => ({
@@ -70,23 +63,5 @@ export function CopySection({ onDone }: { readonly onDone: () => void }) {
       </View>
     );
   }
-  return (
-    <View className="gap-2">
-      <TextField label="Out of which job" value={typed} onChangeText={setTyped} />
-      {jobs.error ? <Warning role="alert">Other jobs are not known here without signal.</Warning> : null}
-      {(jobs.data?.items ?? [])
-        .filter(({ id }) => id !== jobId)
-        .map((each) => (
-          <Pressable
-            key={each.id}
-            role="button"
-            onPress={() => setFrom(each)}
-            className="min-h-12 border-b border-rule py-1 active:bg-pine-wash"
-          >
-            <Strong>{each.job.title}</Strong>
-            <Faint>{each.job.customerName}</Faint>
-          </Pressable>
-        ))}
-    </View>
-  );
+  return <JobPicker label="Out of which job" without={jobId} onChoose={setFrom} />;
 }

@@ -2,6 +2,7 @@ import Big from "big.js";
 import type { CountLine } from "../count/records";
 import { allowanceOf, type Order, type PriceItem } from "../order";
 import { allocateMoney, lessMoney, type MeasuringSystem, type Money, priceTimes, sumMoney, toMoney } from "../units";
+import { common } from "./common";
 import { type BareLine, type LineShare, OF_NO_PART } from "./ledgerLine";
 import { type OwnMaterial, ownMaterial } from "./ownMaterial";
 import { saidQuantity } from "./saidQuantity";
@@ -138,12 +139,6 @@ function restOf({ name, whole, own, ...line }: Rest): BareLine[] {
   ];
 }
 
-/** The one thing that all lines say; nothing where they differ. */
-const common = (lines: readonly BareLine[], key: "trade" | "phase" | "supplier"): string => {
-  const [first] = lines;
-  return first && lines.every((line) => line[key] === first[key]) ? first[key] : "";
-};
-
 /** Bringing, fetching and fuel of a hire: shared by those that need it. */
 function chargesOf(item: PriceItem, own: readonly BareLine[], bought: Order["lines"]): BareLine[] {
   return bought.flatMap(({ id, charge, description, quantity, unitName, unitPrice, countLineIds }) => {
@@ -157,8 +152,8 @@ function chargesOf(item: PriceItem, own: readonly BareLine[], bought: Order["lin
       what: description,
       itemCode: item.code,
       supplier: item.supplier,
-      trade: common(own, "trade"),
-      phase: common(own, "phase"),
+      trade: common(own, "trade") ?? "",
+      phase: common(own, "phase") ?? "",
       countLineIds,
       quantity: String(quantity),
       unitName,
@@ -181,8 +176,8 @@ function restOfItem(item: PriceItem, own: readonly BareLine[], all: Order["lines
     kind: item.kind,
     itemCode: item.code,
     supplier: item.supplier,
-    trade: common(own, "trade"),
-    phase: common(own, "phase"),
+    trade: common(own, "trade") ?? "",
+    phase: common(own, "phase") ?? "",
     countLineIds: own.flatMap(({ countLineIds }) => countLineIds),
     name: item.name,
     whole: toMoney(whole),
@@ -201,8 +196,8 @@ function restsOfAllowances(order: Order, byLine: ReadonlyMap<string, BareLine>):
       kind: "allowance",
       itemCode: own[0]?.itemCode ?? "",
       supplier: "",
-      trade: common(own, "trade"),
-      phase: common(own, "phase"),
+      trade: common(own, "trade") ?? "",
+      phase: common(own, "phase") ?? "",
       countLineIds,
       name: description,
       whole: cost,

@@ -1,19 +1,11 @@
 import Big from "big.js";
 import { ownValue } from "../records/ownValue";
 import { allocateMoney, type Money, sumMoney, toMoney } from "../units";
+import { common } from "./common";
 import type { Costing } from "./costing";
 import { type BareLine, type LineShare, OF_NO_PART } from "./ledgerLine";
 
 const RATE_PLACES = 2;
-
-/** One thing that all lines say; nothing where they differ. */
-function common<K extends "trade" | "phase" | "crew" | "what" | "rate">(
-  lines: readonly BareLine[],
-  key: K,
-): BareLine[K] | undefined {
-  const [first] = lines;
-  return first && lines.every((line) => line[key] === first[key]) ? first[key] : undefined;
-}
 
 /** What the hours cost where lines are done at several rates: so much of each as it would have taken. Where it would have taken none, all at the first. */
 function costOf(hours: Big, lines: readonly BareLine[]): Money {

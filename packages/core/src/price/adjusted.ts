@@ -37,7 +37,7 @@ export const priceForMargin = (fullCost: Money, marginPercent: string): Money =>
   toMoney(new Big(fullCost).div(new Big(1).minus(new Big(marginPercent).div(100))));
 
 /** The price before tax that was asked for. */
-export function wantedPrice({ of, amount }: Adjust, fullCost: Money, taxOn: (price: Money) => Money): Money {
+function wantedPrice({ of, amount }: Adjust, fullCost: Money, taxOn: (price: Money) => Money): Money {
   if (of === "margin") return priceForMargin(fullCost, amount);
   return of === "price" ? amount : priceForTotal(amount, taxOn);
 }
@@ -48,7 +48,7 @@ type Reached = Pick<Steps, "price" | "kinds">;
  * What another price changes: the difference over the kinds that it is to be spread over, by what each comes to with its markup; over
  * all that cost something where none of those does.
  */
-export function spreadTo({ price, kinds }: Reached, wanted: Money, kindsOver: Adjust["over"]): Adjusted {
+function spreadTo({ price, kinds }: Reached, wanted: Money, kindsOver: Adjust["over"]): Adjusted {
   const difference = lessMoney(wanted, price);
   const worth = (total: KindTotal) => sumMoney([total.cost, total.escalation, total.markup]);
   const some = kinds.filter((total) => kindsOver.includes(total.kind) && worth(total) !== "0.00");

@@ -1,6 +1,6 @@
 import Big from "big.js";
 import fc from "fast-check";
-import { allocateMoney, centsOf, lessMoney, moneyOfCents, sumMoney, toMoney } from "./money";
+import { allocateMoney, centsOf, formatChange, lessMoney, moneyOfCents, sumMoney, toMoney } from "./money";
 
 /** Exact fractions in the place of amounts: so many cents. */
 const cents = fc.bigInt({ min: -(10n ** 20n), max: 10n ** 20n });
@@ -58,3 +58,9 @@ describe("amounts", () => {
     expect(allocateMoney("1.00", [])).toEqual([]);
   });
 });
+
+it.each([
+  ["1.20", "+$1.20"],
+  ["-1.20", "−$1.20"],
+  ["0.00", "$0.00"],
+])("a change of %s is said %s", (amount, said) => expect(formatChange(amount, "USD")).toBe(said));

@@ -107,3 +107,7 @@ export function formatMoney(amount: Money, currency: string): string {
   const formatter = new Intl.NumberFormat("en", { style: "currency", currency, currencyDisplay: "narrowSymbol" });
   return formatter.format(Number(amount)).replace("-", "−");
 }
+
+/** `+$1.20`, `−$1.20`, `$0.00`: what an amount is more or less by. */
+export const formatChange = (amount: Money, currency: string): string =>
+  `${Number(amount) > 0 ? "+" : ""}${formatMoney(amount, currency)}`;
