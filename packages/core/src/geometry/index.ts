@@ -3,3 +3,4 @@ export * from "./offset";
 export * from "./point";
 export * from "./polygon";
 export * from "./rectangle";
+export * from "./walked";

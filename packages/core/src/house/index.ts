@@ -7,6 +7,7 @@ export * from "./levels";
 export * from "./measures";
 export * from "./newWall";
 export * from "./openings";
+export { outsideRing } from "./outsideRing";
 export * from "./place";
 export * from "./points";
 export * from "./resolve";

@@ -10,7 +10,8 @@ import {
 import { contexts } from "../testing/library";
 import { entered } from "../testing/rooms";
 import { feet, inches } from "../units";
-import { roofOverStorey, roofRing } from "./roofOutline";
+import { outsideRing } from "./outsideRing";
+import { roofOverStorey } from "./roofOutline";
 import { planJob } from "./storeyPlan";
 
 const room = (id: string, long: string, deep: string): Room =>
@@ -27,10 +28,10 @@ describe("a roof over the outside of a storey", () => {
   it("has its sides, wall thickness included, and lies where they lie", () => {
     const storey = storeyOf(hall);
     const over = roofOverStorey(roof, storey);
-    expect(over.edges.map(({ length }) => length.valueNm)).toEqual(roofRing(storey).map(({ lengthNm }) => lengthNm));
+    expect(over.edges.map(({ length }) => length.valueNm)).toEqual(outsideRing(storey).map(({ lengthNm }) => lengthNm));
     expect(over.edges.map(({ turnDegrees }) => Math.abs(turnDegrees))).toEqual([90, 90, 90, 90]);
     const placed = roofOutlineOnPlan(over);
-    for (const side of roofRing(storey)) {
+    for (const side of outsideRing(storey)) {
       const near = placed.some(
         ({ from }) => Math.hypot(from.xNm - side.from.xNm, from.yNm - side.from.yNm) < inches(0.1),
       );

@@ -3,11 +3,11 @@ import {
   formatLength,
   MOST_COURTYARDS,
   outlineOfRoof,
+  outsideRing,
   ROOF_SHAPES,
   type Roof,
   type RoofShape,
   roofOverStorey,
-  roofRing,
   SHAPE_WORDS,
   withCourtyard,
   withFlat,
@@ -38,7 +38,7 @@ export function ShapePanel({ roof, slots, active, onChange, onFigure }: PanelPro
   const { context } = useJob("context");
   const { plan } = useJobLater("plan");
   const { system } = context;
-  const storeys = plan.storeys.filter((storey) => roofRing(storey).length > 0);
+  const storeys = plan.storeys.filter((storey) => outsideRing(storey).length > 0);
   const shape = (to: RoofShape) => onChange((now) => withShape(now, to, system));
   const outline = outlineOfRoof(roof);
   const courtyard: RoofChange = (now) => {

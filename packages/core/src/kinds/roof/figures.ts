@@ -2,6 +2,7 @@ import { type Dimension, measured } from "../../parts/dimension";
 import type { Figure, FigureSlot } from "../../parts/figure";
 import { changeById, marked } from "../../parts/figures";
 import type { DimensionSlot } from "../../parts/partKind";
+import { followRectangle } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
 import { COURTYARD_FIGURES, courtyardName } from "./courtyards";
 import { FEATURE_FIGURES, type RoofFeature } from "./features/schema";
@@ -93,21 +94,10 @@ function withLength(roof: Roof, path: string, to: (now: Dimension) => Dimension)
   return { ...roof, edges: changeById(roof.edges, id, (edge) => ({ ...edge, [ofEdge]: to(edge[ofEdge]) })) };
 }
 
-/** In a rectangle of which two sides were measured, those opposite follow until they are measured too. */
-function followRectangle(roof: Roof): Roof {
-  const [a, b, c, d] = roof.edges;
-  if (!a || !b || !c || !d || roof.edges.length !== 4) return roof;
-  if (Math.abs(a.turnDegrees) !== 90 || roof.edges.some((edge) => edge.turnDegrees !== a.turnDegrees)) return roof;
-  const follow = (edge: RoofEdge, opposite: RoofEdge): RoofEdge => {
-    const free = edge.length.assumed || edge.length.valueNm === null;
-    if (!free || opposite.length.valueNm === null || edge.length.valueNm === opposite.length.valueNm) return edge;
-    return { ...edge, length: { valueNm: opposite.length.valueNm, typed: "", assumed: true } };
-  };
-  return { ...roof, edges: [a, b, follow(c, a), follow(d, b)] };
-}
+const followed = (roof: Roof): Roof => ({ ...roof, edges: [...followRectangle(roof.edges)] });
 
 export const withRoofLength = (roof: Roof, path: string, valueNm: Nanometres, typed: string): Roof =>
-  followRectangle(withLength(roof, path, () => measured(valueNm, typed)));
+  followed(withLength(roof, path, () => measured(valueNm, typed)));
 
 export const withRoofRefused = (roof: Roof, path: string, typed: string | undefined): Roof =>
   withLength(roof, path, (now) => marked(now, typed));

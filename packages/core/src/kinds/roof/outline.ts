@@ -1,41 +1,28 @@
-import { crossings, distance, ORIGIN, type Point, type Polygon, plus, signedArea, turned } from "../../geometry";
-import { assumedChoice } from "../../parts/dimension";
-import { millimetres, type Nanometres } from "../../units";
-import { measuredCorners } from "../room/walk";
+import {
+  cornersOf,
+  edgeLetter,
+  onPlan,
+  outlineOf,
+  type PlacedEdge as Placed,
+  type WalkedOutline,
+} from "../../parts/walkedOutline";
+import type { Nanometres } from "../../units";
 import { courtyardName, courtyardRing } from "./courtyards";
 import type { Courtyard, Roof, RoofEdge } from "./schema";
 import { newEdge } from "./starts";
 
-/** Below this a gap is the rounding of a slanting edge, not a measurement. */
-const NO_GAP_NM = millimetres(2);
-
 /** An edge where it lies, the inside on its left. */
-export type PlacedEdge = { readonly edge: RoofEdge; readonly from: Point; readonly to: Point };
+export type PlacedEdge = Placed<RoofEdge>;
 
+type Walked = WalkedOutline<RoofEdge>;
 export type RoofOutline =
-  | {
-      readonly ok: true;
-      readonly edges: readonly PlacedEdge[];
-      readonly polygon: Polygon;
+  | Exclude<Walked, { ok: true }>
+  | (Extract<Walked, { ok: true }> & {
       /** Round each courtyard that has its figures, the roof on their left. */
       readonly courts: readonly (readonly PlacedEdge[])[];
-      /** Whether the inside lies up or down the page of Edge A. */
-      readonly inwards: 1 | -1;
-    }
-  | { readonly ok: false; readonly why: "unmeasured" }
-  | { readonly ok: false; readonly why: "gap"; readonly gap: Point }
-  | { readonly ok: false; readonly why: "crosses"; readonly edges: readonly [RoofEdge, RoofEdge] };
+    });
 
-/** The corners as they were walked: one more than edges. An unmeasured edge is of no length. */
-export const walkedCorners = (edges: readonly RoofEdge[]): Point[] =>
-  measuredCorners(
-    edges.map(({ id, length, turnDegrees }) => ({
-      id,
-      length,
-      turnDegrees: assumedChoice(turnDegrees),
-      thickness: length,
-    })),
-  );
+export const walkedCorners = cornersOf;
 
 /** What an outline follows from. */
 type Outlined = Pick<Roof, "edges"> & Partial<Pick<Roof, "courtyards">>;
@@ -52,44 +39,22 @@ function courtEdges(court: Courtyard, inwards: 1 | -1): PlacedEdge[][] {
   ];
 }
 
-/** The outline against the clock; the last corner is put on the first. */
+/** The outline against the clock, with its courtyards; the last corner is put on the first. */
 export function outlineOfRoof({ edges, courtyards = [] }: Outlined): RoofOutline {
-  if (edges.some(({ length }) => length.valueNm === null)) return { ok: false, why: "unmeasured" };
-  const walked = walkedCorners(edges);
-  const gap = walked[walked.length - 1] ?? ORIGIN;
-  if (distance(gap, ORIGIN) > NO_GAP_NM) return { ok: false, why: "gap", gap };
-  const corners = walked.slice(0, -1);
-  const [crossed] = crossings(corners);
-  if (crossed) {
-    const [first, second] = [edges[crossed[0]], edges[crossed[1]]];
-    if (first && second) return { ok: false, why: "crosses", edges: [first, second] };
-  }
-  const placed = edges.map((edge, index): PlacedEdge => {
-    const from = corners[index] ?? ORIGIN;
-    return { edge, from, to: corners[(index + 1) % corners.length] ?? ORIGIN };
-  });
-  const against = signedArea(corners) >= 0;
-  const ordered = against ? placed : placed.toReversed().map(({ edge, from, to }) => ({ edge, from: to, to: from }));
-  const inwards = against ? 1 : -1;
-  const courts = courtyards.flatMap((court) => courtEdges(court, inwards));
-  return { ok: true, edges: ordered, polygon: ordered.map(({ from }) => from), courts, inwards };
+  const outline = outlineOf(edges);
+  if (!outline.ok) return outline;
+  return { ...outline, courts: courtyards.flatMap((court) => courtEdges(court, outline.inwards)) };
 }
 
 /** Each edge where it lies on the plan of its storey; nothing while the outline does not close. */
-export function roofOutlineOnPlan(roof: Pick<Roof, "edges" | "place">): PlacedEdge[] {
-  const outline = outlineOfRoof(roof);
-  if (!outline.ok) return [];
-  const onPlan = (point: Point): Point => plus(turned(point, roof.place.turnDegrees), roof.place);
-  return outline.edges.map(({ edge, from, to }) => ({ edge, from: onPlan(from), to: onPlan(to) }));
-}
+export const roofOutlineOnPlan = ({ edges, place }: Pick<Roof, "edges" | "place">): PlacedEdge[] =>
+  onPlan(edges, place);
 
 /** `Edge A`, in the order they are walked. */
 export const edgeName = ({ edges, courtyards = [] }: Outlined, id: string): string => {
   const [, courtId, side] = /^court-(.+)-(\d)$/.exec(id) ?? [];
   if (courtId !== undefined) return `${courtyardName({ courtyards }, courtId)}, side ${side}`;
-  const index = edges.findIndex((edge) => edge.id === id);
-  const letter = String.fromCharCode(65 + (index % 26));
-  return index < 0 ? "Edge" : `Edge ${letter}${index < 26 ? "" : Math.floor(index / 26) + 1}`;
+  return `Edge ${edgeLetter(edges, id)}`.trim();
 };
 
 const slopes = ({ end }: RoofEdge): boolean => end === "eave" || end === "half-hip";

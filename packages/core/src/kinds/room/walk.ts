@@ -1,7 +1,6 @@
 import {
   along,
   type Direction,
-  directionOf,
   distance,
   headingFrom,
   minus,
@@ -9,6 +8,7 @@ import {
   ORIGIN,
   type Point,
   plus,
+  walkedPoints,
 } from "../../geometry";
 import { millimetres, type Nanometres } from "../../units";
 import type { Room, RoomRun } from "./schema";
@@ -43,14 +43,10 @@ export function headings(runs: readonly RoomRun[]): number[] {
 }
 
 /** The corners of a walk as measured: one more than runs. */
-export function measuredCorners(runs: readonly RoomRun[]): Point[] {
-  const directions = headings(runs).map(directionOf);
-  const corners: Point[] = [ORIGIN];
-  for (const [index, run] of runs.entries()) {
-    corners.push(along(corners[index] ?? ORIGIN, directions[index] ?? { x: 1, y: 0 }, run.length.valueNm ?? 0));
-  }
-  return corners;
-}
+export const measuredCorners = (runs: readonly RoomRun[]): Point[] =>
+  walkedPoints(
+    runs.map(({ length, turnDegrees }) => ({ lengthNm: length.valueNm ?? 0, turnDegrees: turnDegrees.value })),
+  );
 
 const lastOf = <T>(items: readonly T[], fallback: T): T => items[items.length - 1] ?? fallback;
 
