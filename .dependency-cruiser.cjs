@@ -7,6 +7,7 @@ const FLOW = [
   "drawing",
   "parts",
   "wall",
+  "ground",
   "kinds",
   "house",
   "assemblies",

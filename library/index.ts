@@ -17,14 +17,18 @@ import imperialBrickVeneer from "./assemblies/imperial/brick-veneer.json";
 import imperialBrickWall from "./assemblies/imperial/brick-wall.json";
 import imperialCavityWall from "./assemblies/imperial/cavity-wall.json";
 import imperialDoorSet from "./assemblies/imperial/door-set.json";
+import imperialFooting from "./assemblies/imperial/footing.json";
 import imperialInsideWall from "./assemblies/imperial/inside-wall.json";
 import imperialOutsideWall from "./assemblies/imperial/outside-wall.json";
+import imperialPad from "./assemblies/imperial/pad.json";
 import imperialPaintedArea from "./assemblies/imperial/painted-area.json";
 import imperialPartition from "./assemblies/imperial/partition.json";
 import imperialPartyWall from "./assemblies/imperial/party-wall.json";
+import imperialRaft from "./assemblies/imperial/raft.json";
 import imperialRafterRoof from "./assemblies/imperial/rafter-roof.json";
 import imperialRoomBoard from "./assemblies/imperial/room-board.json";
 import imperialSheathing from "./assemblies/imperial/sheathing-membrane.json";
+import imperialSlab from "./assemblies/imperial/slab.json";
 import imperialSlopeLining from "./assemblies/imperial/slope-lining.json";
 import imperialStoneWall from "./assemblies/imperial/stone-wall.json";
 import imperialStoreyBoard from "./assemblies/imperial/storey-board.json";
@@ -38,14 +42,18 @@ import metricBrickVeneer from "./assemblies/metric/brick-veneer.json";
 import metricBrickWall from "./assemblies/metric/brick-wall.json";
 import metricCavityWall from "./assemblies/metric/cavity-wall.json";
 import metricDoorSet from "./assemblies/metric/door-set.json";
+import metricFooting from "./assemblies/metric/footing.json";
 import metricInsideWall from "./assemblies/metric/inside-wall.json";
 import metricOutsideWall from "./assemblies/metric/outside-wall.json";
+import metricPad from "./assemblies/metric/pad.json";
 import metricPaintedArea from "./assemblies/metric/painted-area.json";
 import metricPartition from "./assemblies/metric/partition.json";
 import metricPartyWall from "./assemblies/metric/party-wall.json";
+import metricRaft from "./assemblies/metric/raft.json";
 import metricRafterRoof from "./assemblies/metric/rafter-roof.json";
 import metricRoomBoard from "./assemblies/metric/room-board.json";
 import metricSheathing from "./assemblies/metric/sheathing-membrane.json";
+import metricSlab from "./assemblies/metric/slab.json";
 import metricSlopeLining from "./assemblies/metric/slope-lining.json";
 import metricStoneWall from "./assemblies/metric/stone-wall.json";
 import metricStoreyBoard from "./assemblies/metric/storey-board.json";
@@ -103,6 +111,14 @@ export const starterAssemblies: readonly Assembly[] = z
     metricRafterRoof,
     imperialSlopeLining,
     metricSlopeLining,
+    imperialRaft,
+    metricRaft,
+    imperialSlab,
+    metricSlab,
+    imperialFooting,
+    metricFooting,
+    imperialPad,
+    metricPad,
   ]);
 
 /** Ways of building that a new company starts with. */

@@ -1,13 +1,17 @@
 import type { Part } from "@wide-porch/core";
 import { areaFace } from "./area";
+import { footingFace } from "./footing";
 import type { KindFace, Start } from "./kindFace";
 import { lengthFace } from "./length";
 import { masonryWallFace } from "./masonry-wall";
+import { padFace } from "./pad";
 import { pierFace } from "./pier";
+import { raftFace } from "./raft";
 import { roofFace } from "./roof";
 import { roofTimbersFace } from "./roof-timbers";
 import { roofTotalsFace } from "./roof-totals";
 import { roomFace } from "./room";
+import { slabFace } from "./slab";
 import { spotsFace } from "./spots";
 import { storeyFace } from "./storey";
 import { studWallFace } from "./stud-wall";
@@ -23,6 +27,10 @@ const FACES: Faces = {
   "masonry-wall": masonryWallFace,
   pier: pierFace,
   roof: roofFace,
+  raft: raftFace,
+  slab: slabFace,
+  footing: footingFace,
+  pad: padFace,
   "wall-totals": wallTotalsFace,
   "roof-totals": roofTotalsFace,
   "roof-timbers": roofTimbersFace,

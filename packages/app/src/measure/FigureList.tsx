@@ -10,13 +10,15 @@ type Props = {
   readonly onOpen: (path: string) => void;
   /** The heading over figures that belong to nothing within the part. */
   readonly title: string;
+  /** What is odd about a figure that stands all the same, by its path. */
+  readonly told?: readonly { readonly path: string; readonly message: string }[] | undefined;
 };
 
 /** What a figure is called while nobody has read it. */
 const NOT_YET: Partial<Record<FigureMeasure, string>> = { length: "not measured", count: "not counted" };
 
 /** Every figure of a part as a row: the drawing in words, and a way in for thumbs and keyboards. */
-export function FigureList({ slots, activePath, onOpen, title }: Props) {
+export function FigureList({ slots, activePath, onOpen, title, told = [] }: Props) {
   const owners = [...new Set(slots.map(headingOf))];
   return (
     <View className="gap-4">
@@ -26,7 +28,13 @@ export function FigureList({ slots, activePath, onOpen, title }: Props) {
           {slots
             .filter((slot) => headingOf(slot) === owner)
             .map((slot) => (
-              <FigureRow key={slot.path} slot={slot} active={slot.path === activePath} onOpen={onOpen} />
+              <FigureRow
+                key={slot.path}
+                slot={slot}
+                active={slot.path === activePath}
+                onOpen={onOpen}
+                told={told.find(({ path }) => path === slot.path)?.message}
+              />
             ))}
         </View>
       ))}
@@ -44,8 +52,15 @@ const sameFigure = (a: FigureSlot, b: FigureSlot): boolean =>
   a.figure.assumed === b.figure.assumed &&
   a.figure.refused === b.figure.refused;
 
+type RowProps = {
+  readonly slot: FigureSlot;
+  readonly active: boolean;
+  readonly onOpen: (path: string) => void;
+  readonly told: string | undefined;
+};
+
 const FigureRow = memo(
-  function FigureRow({ slot, active, onOpen }: { slot: FigureSlot; active: boolean; onOpen: (path: string) => void }) {
+  function FigureRow({ slot, active, onOpen, told }: RowProps) {
     const { context } = useJob("context");
     const { value, assumed, refused } = slot.figure;
     const text =
@@ -65,9 +80,10 @@ const FigureRow = memo(
             <Figure className={value === null ? "text-clay" : ""}>{text}</Figure>
           </View>
         </View>
+        {told === undefined ? null : <Warning>{told}</Warning>}
         {refused !== undefined ? <Warning>{`“${refused}” could not be used. Press to correct it.`}</Warning> : null}
       </Pressable>
     );
   },
-  (a, b) => a.active === b.active && a.onOpen === b.onOpen && sameFigure(a.slot, b.slot),
+  (a, b) => a.active === b.active && a.told === b.told && a.onOpen === b.onOpen && sameFigure(a.slot, b.slot),
 );

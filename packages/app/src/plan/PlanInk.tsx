@@ -12,9 +12,9 @@ type Colour = (name: ColourName) => string;
 type Look = { readonly fill: string; readonly stroke: string; readonly width: number; readonly dash?: string };
 
 /** What is a line, not a surface. */
-const LINES: ReadonlySet<PlanRole> = new Set(["walk", "ridge", "valley", "wall-line"]);
+const LINES: ReadonlySet<PlanRole> = new Set(["walk", "ridge", "valley", "wall-line", "bar"]);
 /** What others are drawn over: lit, it is washed, not filled. */
-const GROUNDS: ReadonlySet<PlanRole> = new Set(["room", "slope", "panel"]);
+const GROUNDS: ReadonlySet<PlanRole> = new Set(["room", "slope", "panel", "concrete", "mesh", "layer"]);
 
 function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
   if (lit)
@@ -34,7 +34,16 @@ function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
       return { fill: colour("sheet"), stroke: colour("ink"), width: 1.2 };
     // Over the timber: seen only where it is lit.
     case "panel":
+    case "layer":
       return { fill: "none", stroke: "none", width: 0 };
+    case "concrete":
+      return { fill: TONES.concrete, stroke: colour("ink"), width: 1.4 };
+    case "beam":
+      return { fill: "none", stroke: colour("ink"), width: 0.8, dash: "5 3" };
+    case "mesh":
+      return { fill: "none", stroke: TONES.steel, width: 0.4, dash: "1 3" };
+    case "bar":
+      return { fill: "none", stroke: TONES.steel, width: 0.5 };
     case "timber":
       return { fill: TONES.stud, stroke: TONES.edge, width: 0.4 };
     case "opening":
@@ -62,6 +71,11 @@ const ORDER: readonly PlanRole[] = [
   "new-wall",
   "footprint",
   "slope",
+  "concrete",
+  "layer",
+  "mesh",
+  "beam",
+  "bar",
   "timber",
   "panel",
   "opening",

@@ -12,7 +12,7 @@ import { Copy } from "../icons";
 import { KIND_WORDS } from "../price/kindWords";
 import { ItemHistory } from "./ItemHistory";
 import { type Draft, draftOf, itemFromDraft, newDraft, TEXTS, type Wrong } from "./itemDraft";
-import { type DraftTerms, HIRE_FIELDS, SECOND_FIELDS } from "./itemTerms";
+import { type DraftTerms, HIRE_FIELDS, LOAD_FIELDS, SECOND_FIELDS } from "./itemTerms";
 import { SoldBy } from "./SoldBy";
 import { TouchedJobsList } from "./TouchedJobsList";
 import type { PriceList } from "./usePriceList";
@@ -85,6 +85,11 @@ export function ItemSheet({ record, list, onClose }: Props) {
           {HIRE_FIELDS.map(([name, label]) => field(name, label, name !== "outputUnit"))}
         </Folded>
       ) : null}
+      {draft.by === "length" ? null : (
+        <Folded title="Truck loads" under={base?.item.loads ? `${base.item.loads.most} to a truck` : "None"}>
+          {LOAD_FIELDS.map(([name, label]) => field(name, label, true))}
+        </Folded>
+      )}
       <Folded title="Another supplier" under={base?.item.second?.supplier ?? "None"}>
         {SECOND_FIELDS.map(([name, label]) => field(name, label, name === "secondPrice"))}
         {base?.item.second ? (

@@ -7,7 +7,7 @@ import {
   parseLength,
   priceItemSchema,
 } from "@wide-porch/core";
-import { type DraftTerms, hireFrom, noTerms, secondFrom, termsOf, wrongTerms } from "./itemTerms";
+import { type DraftTerms, hireFrom, loadsFrom, noTerms, secondFrom, termsOf, wrongTerms } from "./itemTerms";
 import { todayText } from "./pricesOf";
 
 export type Sold = PriceItem["buying"]["by"];
@@ -146,7 +146,7 @@ export function itemFromDraft(draft: Draft, before: PriceItem | undefined): Read
   if (!buying || Object.keys(wrongOfTerms).length > 0) return { ok: false, wrong: { ...wrong, ...wrongOfTerms } };
   const moved = JSON.stringify(buying) !== JSON.stringify(before?.buying);
   const read = priceItemSchema.safeParse({
-    schemaVersion: 3,
+    schemaVersion: 4,
     code: before?.code ?? draft.code.trim(),
     name: draft.name.trim(),
     system: before?.system ?? draft.system,
@@ -161,6 +161,7 @@ export function itemFromDraft(draft: Draft, before: PriceItem | undefined): Read
     buying,
     second: secondFrom(draft, buying, before),
     hire: hireFrom(draft, draft.kind),
+    loads: draft.by === "length" ? null : loadsFrom(draft),
   });
   if (read.success) return { ok: true, item: read.data };
   const names = read.error.issues.map(({ path }) => String(path[0]));

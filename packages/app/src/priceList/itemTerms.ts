@@ -12,6 +12,10 @@ export type DraftTerms = {
   readonly fuel: string;
   readonly output: string;
   readonly outputUnit: string;
+  readonly truckTakes: string;
+  readonly truckLeast: string;
+  readonly shortLoad: string;
+  readonly eachShort: string;
 };
 
 export const SECOND_FIELDS = [
@@ -29,6 +33,13 @@ export const HIRE_FIELDS = [
   ["outputUnit", "Of what: m³, m², pieces"],
 ] as const;
 
+export const LOAD_FIELDS = [
+  ["truckTakes", "A truck takes, in what it is sold by"],
+  ["truckLeast", "A load costs nothing more from"],
+  ["shortLoad", "A load that is short costs"],
+  ["eachShort", "And for each one that it lacks"],
+] as const;
+
 export const noTerms: DraftTerms = {
   secondSupplier: "",
   secondCode: "",
@@ -39,9 +50,13 @@ export const noTerms: DraftTerms = {
   fuel: "0",
   output: "",
   outputUnit: "",
+  truckTakes: "",
+  truckLeast: "0",
+  shortLoad: "0",
+  eachShort: "0",
 };
 
-export function termsOf({ second, hire }: PriceItem): DraftTerms {
+export function termsOf({ second, hire, loads }: PriceItem): DraftTerms {
   const terms = hire ?? plainHire;
   return {
     secondSupplier: second?.supplier ?? "",
@@ -53,6 +68,10 @@ export function termsOf({ second, hire }: PriceItem): DraftTerms {
     fuel: terms.fuel,
     output: terms.output === null ? "" : String(terms.output),
     outputUnit: terms.outputUnit,
+    truckTakes: loads ? String(loads.most) : "",
+    truckLeast: String(loads?.least ?? 0),
+    shortLoad: loads?.shortLoad ?? "0",
+    eachShort: loads?.eachShort ?? "0",
   };
 }
 
@@ -96,13 +115,38 @@ export function hireFrom(draft: DraftTerms, kind: PriceItem["kind"]): PriceItem[
   return JSON.stringify(hire) === JSON.stringify(plainHire) ? null : hire;
 }
 
+/** How it comes by the truck; null where nobody said what a truck takes. */
+export function loadsFrom(draft: DraftTerms): PriceItem["loads"] {
+  if (draft.truckTakes.trim() === "") return null;
+  return {
+    most: Number(draft.truckTakes),
+    least: Number(orNothing(draft.truckLeast)),
+    shortLoad: orNothing(draft.shortLoad),
+    eachShort: orNothing(draft.eachShort),
+  };
+}
+
+const isWhole = (text: string, least: number): boolean =>
+  Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= 10_000;
+
+/** What of its loads cannot be taken. */
+function wrongLoads(draft: DraftTerms): Partial<Record<keyof DraftTerms, string>> {
+  if (draft.truckTakes.trim() === "") return {};
+  const wrong: Partial<Record<keyof DraftTerms, string>> = {};
+  if (!isWhole(draft.truckTakes, 1)) wrong.truckTakes = "A whole number above zero.";
+  if (!isWhole(orNothing(draft.truckLeast), 0)) wrong.truckLeast = "A whole number, zero or more.";
+  else if (Number(draft.truckLeast) > Number(draft.truckTakes)) wrong.truckLeast = "No more than a truck takes.";
+  for (const name of ["shortLoad", "eachShort"] as const) if (!isAmount(draft[name])) wrong[name] = AMOUNT;
+  return wrong;
+}
+
 const AMOUNT = "An amount like 9.84, zero or more.";
 const isAmount = (text: string): boolean => text.trim() === "" || amountSchema.safeParse(text.trim()).success;
 const isFigure = (text: string): boolean => text.trim() === "" || (Number(text) >= 0 && Number(text) <= 10_000);
 
 /** What of the terms cannot be taken. */
 export function wrongTerms(draft: DraftTerms, kind: PriceItem["kind"]): Partial<Record<keyof DraftTerms, string>> {
-  const wrong: Partial<Record<keyof DraftTerms, string>> = {};
+  const wrong = wrongLoads(draft);
   if (!isAmount(draft.secondPrice)) wrong.secondPrice = AMOUNT;
   if (draft.secondSupplier.trim() === "" && draft.secondPrice.trim() !== "")
     wrong.secondSupplier = "Say who sells it at that price.";

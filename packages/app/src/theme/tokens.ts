@@ -55,6 +55,12 @@ export const TONES: Record<RoleTone | "edge", string> = {
   lintel: "#6f6a5f",
   insulation: "#e9dfa3",
   "damp-course": "#3f4a55",
+  concrete: "#c9c7c0",
+  screed: "#dcd8cc",
+  sand: "#e3d3a0",
+  fill: "#b3a791",
+  earth: "#a5835c",
+  steel: "#3f4650",
   edge: "#5c3f1c",
 };
 

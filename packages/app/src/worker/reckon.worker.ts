@@ -38,8 +38,11 @@ import {
   readAssemblyFile,
   readReportTable,
   runExamples,
+  type Scalar,
   type Stock,
   type Surroundings,
+  type WayTried,
+  waysOfDoing,
   withItems,
   withTables,
 } from "@wide-porch/core/reckoning";
@@ -173,6 +176,16 @@ const reckoner = {
     const each = items.map((item) => ({ code: item.code, total: totalAt(withItems(priceList, [item])) }));
     counts.settle();
     return { now: totalAt(priceList), all: totalAt(withItems(priceList, items)), each };
+  },
+  /** What the job that was counted last comes to with one choice of a part made each way; nothing for those who see no costs. */
+  ways(name: string, partId: string, choice: string, values: readonly Scalar[]): WayTried[] | undefined {
+    const { counted, parts, priceList, library } = pageOf(name);
+    const pricing = counted?.job.pricing;
+    if (!counted || !pricing) return undefined;
+    // Of its own: what is tried is not what the page has counted.
+    const counts = new CountCache();
+    const estimate = { job: { ...counted.job, pricing }, parts, priceList, library };
+    return waysOfDoing(estimate, partId, choice, values, { count: counts.count });
   },
   /** What other versions of some items do to a job that is not open: which of them it uses, and its total before and after. */
   touch({ job, parts, priceList, ...rules }: PricedBy, items: readonly PriceItem[]): Touched {

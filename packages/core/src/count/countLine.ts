@@ -61,6 +61,8 @@ export type CountLine = {
   readonly option?: LineOption | undefined;
   /** Its share of what is ordered, where cutting over the whole job spares some. */
   readonly ordered?: number | undefined;
+  /** What it is bought in is rounded up for its part alone. */
+  readonly roundsAlone?: boolean | undefined;
   /** Roles of the sheets that it counts whole: they can be cut from the same sheets as those of other parts. */
   readonly sheetRoles?: readonly string[] | undefined;
   /** Written when it is first read: most lines are never opened. */

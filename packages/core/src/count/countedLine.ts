@@ -36,6 +36,7 @@ export class CountedLine implements CountLine {
   readonly supply: CountLine["supply"];
   readonly option: CountLine["option"];
   readonly ordered: number | undefined;
+  readonly roundsAlone: boolean | undefined;
   readonly sheetRoles: readonly string[] | undefined;
   readonly #later: Later;
   #pieceIds: readonly string[] | undefined;
@@ -68,6 +69,7 @@ export class CountedLine implements CountLine {
     this.supply = line.supply;
     this.option = line.option;
     this.ordered = line.ordered;
+    this.roundsAlone = line.roundsAlone;
     this.sheetRoles = line.sheetRoles;
     this.#later = later;
   }

@@ -1,6 +1,6 @@
 import { type CompiledRule, fillTemplate, standardValue, standardWaste, type Value } from "../assemblies";
 import { type Section, sectionOf } from "../kinds";
-import { type FramingPiece, isCourse, isFraming, itemIdOf, type Piece } from "../layouts";
+import { type FramingPiece, isBar, isCourse, isFraming, itemIdOf, type Piece } from "../layouts";
 import type { LaidPart } from "../layouts/laidPart";
 import { ownValue } from "../records/ownValue";
 import type { Nanometres } from "../units";
@@ -113,6 +113,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     supply: counted.supply,
     option: rule.option === undefined ? undefined : { name: rule.option, words: ruleWords(compiled, round) },
     ordered: undefined,
+    roundsAlone: laidPart.roundsAlone === true && rule.buying === "whole" ? true : undefined,
     sheetRoles: compiled.countsSheets ? compiled.roles : undefined,
     byHand: undefined,
   };
@@ -165,7 +166,7 @@ function basisOf({ reckoned, byArea }: LaidPart, pieces: readonly Piece[]): Basi
 
 function cutLengths({ roles }: CompiledRule, { laidPart }: Round, pieces: readonly Piece[]): number[] {
   const once: Nanometres[] = [];
-  for (const piece of pieces) if (isFraming(piece)) once.push(piece.cutLengthNm);
+  for (const piece of pieces) if (isFraming(piece) || isBar(piece)) once.push(piece.cutLengthNm);
   if (pieces.length === 0) for (const role of roles) once.push(...laidPart.laid.lengthsNm(role));
   return laidPart.repeats === 1 ? once : Array.from({ length: laidPart.repeats }, () => once).flat();
 }

@@ -1,4 +1,11 @@
-import { type CompiledAssembly, fillTemplate, type Ground, type KnownName, type Value } from "../assemblies";
+import {
+  type Assembly,
+  type CompiledAssembly,
+  fillTemplate,
+  type Ground,
+  type KnownName,
+  type Value,
+} from "../assemblies";
 import { choiceWords, type PartContext } from "../kinds";
 import { ownValue } from "../records/ownValue";
 import { formatArea, formatLengthInWords, formatRunningLength, formatSpacing, formatVolume, NM_PER_M } from "../units";
@@ -8,6 +15,8 @@ type Told = {
   readonly names: ReadonlyMap<string, KnownName>;
   readonly words: Readonly<Record<string, string>>;
   readonly context: PartContext;
+  /** What its choices are called. */
+  readonly assembly: Pick<Assembly, "parameters">;
 };
 
 /** Running lengths are measured; spacings and sizes are chosen. */
@@ -30,6 +39,17 @@ function told(name: string, value: Value, { names, context }: Told): string {
   return String(Number(value.toFixed(2)));
 }
 
+/** `{fillKindWords}` is what is chosen for `fillKind`, as the assembly calls it, in the middle of a sentence. */
+function chosenLabel(name: string, { ground, assembly }: Told): string | undefined {
+  const parameter = name.endsWith("Words") ? name.slice(0, -"Words".length) : "";
+  const chosen = ground.values.get(parameter);
+  const label = assembly.parameters
+    .find((each) => each.name === parameter)
+    ?.choices?.find(({ value }) => value === chosen)?.label;
+  // What begins with more than one capital, or with one and a figure, is a name: C25/30.
+  return label?.replace(/^[A-Z](?=[a-z ])/, (letter) => letter.toLowerCase());
+}
+
 /** Says a name of a sentence by the part's values. */
 export const sayer =
   (about: Told) =>
@@ -37,6 +57,8 @@ export const sayer =
     const words = ownValue(about.words, name);
     if (words !== undefined) return words;
     const value = about.ground.values.get(name);
+    const label = value === undefined ? chosenLabel(name, about) : undefined;
+    if (label !== undefined) return label;
     return value === undefined ? `{${name}}` : told(name, value, about);
   };
 

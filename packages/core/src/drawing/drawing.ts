@@ -54,7 +54,12 @@ export type PlanRole =
   | "wall-line"
   | "timber"
   | "panel"
-  | "opening";
+  | "opening"
+  | "concrete"
+  | "beam"
+  | "bar"
+  | "mesh"
+  | "layer";
 
 /** A ring, or a line when it is open. */
 export type PlanShape = {

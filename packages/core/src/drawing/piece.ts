@@ -51,7 +51,12 @@ export const sawnOut = (
   pieces.flatMap((piece) => (piece.sawn === undefined ? [piece] : piece.sawn === "with-another" ? [] : [piece.sawn]));
 
 /** A bolt, a strap, a clip where it goes. */
-export type HardwarePiece = Rectangle & { readonly id: string; readonly role: string };
+export type HardwarePiece = Rectangle & {
+  readonly id: string;
+  readonly role: string;
+  /** Where it lies in space by itself, for what is not in the plane of its part. */
+  readonly inSpace?: SpaceFigure | undefined;
+};
 
 /**
  * Units of masonry in one course that are alike and stand side by side: as many as `count`, each `unitNm` long with a joint
@@ -78,13 +83,49 @@ export type StripPiece = Rectangle & {
   readonly lengthNm: Nanometres;
 };
 
-export type Piece = FramingPiece | SheetPiece | HardwarePiece | CoursePiece | StripPiece;
+/** What lies level: poured, spread or dug out. Its rectangle is the one round it on plan. */
+export type LayerPiece = Rectangle & {
+  readonly id: string;
+  readonly role: string;
+  /** On plan, in order. */
+  readonly points: readonly Point[];
+  /** Of what it is counted by: on plan, or of the face that is boarded. Square metres. */
+  readonly areaM2: number;
+  /** Cubic metres. */
+  readonly volumeM3: number;
+  readonly inSpace: SpaceFigure;
+};
+
+/** How a bar is bent, by the shape codes of BS 8666 that are in use here: straight, one bend, and a closed link. */
+export type BarShape = "00" | "11" | "51" | "link";
+
+/** One reinforcing bar where it lies. */
+export type BarPiece = Rectangle & {
+  readonly id: string;
+  readonly role: string;
+  /** Its size, as bars are priced by it: `12`, `no4`. */
+  readonly itemId: string;
+  readonly cutLengthNm: Nanometres;
+  readonly shape: BarShape;
+  /** Outside measures of its legs, in the order they are bent. */
+  readonly legsNm: readonly Nanometres[];
+  /** What it is tied into, for its mark: a beam. */
+  readonly of: string;
+  /** On plan. */
+  readonly points: readonly Point[];
+  readonly inSpace: SpaceFigure;
+};
+
+export type Piece = FramingPiece | SheetPiece | HardwarePiece | CoursePiece | StripPiece | LayerPiece | BarPiece;
 
 export const isFraming = (piece: Piece): piece is FramingPiece => "sectionId" in piece;
 export const isCourse = (piece: Piece): piece is CoursePiece => "unitNm" in piece;
 /** What a piece is of, where the layout says: a lintel of the table. */
 export const itemIdOf = (piece: Piece): string | undefined => ("itemId" in piece ? piece.itemId : undefined);
 export const isSheet = (piece: Piece): piece is SheetPiece => "sheetNumber" in piece;
+
+export const isLayer = (piece: Piece): piece is LayerPiece => "volumeM3" in piece;
+export const isBar = (piece: Piece): piece is BarPiece => "legsNm" in piece;
 
 /** Across the part it is placed on: how far its near side lies from the middle, and how deep it is. */
 export type Across = { readonly nearNm: Nanometres; readonly deepNm: Nanometres };

@@ -1,5 +1,5 @@
 import { type CountLine, isCounted, quantityParts } from "../count/records";
-import { roleOf, type SectionBook } from "../kinds";
+import { roleOf, type ScheduledBar, type SectionBook } from "../kinds";
 import type { LedgerLine } from "../ledger/records";
 import type { ItemCut, Order } from "../order";
 import type { TimberRow } from "../order/timberList";
@@ -202,6 +202,39 @@ export function timberTable(rows: readonly TimberRow[], sections: SectionBook, s
       figure(trueNm),
       figure(boughtNm),
       itemCode,
+    ]),
+  };
+}
+
+/** A bar schedule as a table: one row to a mark, measures in whole millimetres or in inches, mass in kilograms. */
+export function barScheduleTable(bars: readonly ScheduledBar[], system: MeasuringSystem): Table {
+  const [perUnit, unit] = system === "imperial" ? [NM_PER_INCH, "in"] : [NM_PER_MM, "mm"];
+  const figure = (nm: number | undefined): Cell => (nm === undefined ? "" : Number((nm / perUnit).toFixed(2)));
+  return {
+    name: "Bars",
+    headings: [
+      "Mark",
+      "Member",
+      "Bar",
+      "Shape",
+      `A, ${unit}`,
+      `B, ${unit}`,
+      `C, ${unit}`,
+      `Length, ${unit}`,
+      "Number",
+      "Mass, kg",
+    ],
+    rows: bars.map(({ mark, members, size, shape, legsNm, cutLengthNm, count, massKg }) => [
+      mark,
+      members.join(", "),
+      size,
+      shape,
+      figure(legsNm[0]),
+      figure(legsNm[1]),
+      figure(legsNm[2]),
+      figure(cutLengthNm),
+      count,
+      Number(massKg.toFixed(2)),
     ]),
   };
 }

@@ -3,6 +3,7 @@ export * from "./draw";
 export * from "./floorArea";
 export * from "./footprint";
 export * from "./footprintEdges";
+export * from "./groundUnder";
 export * from "./levels";
 export * from "./measures";
 export * from "./newWall";

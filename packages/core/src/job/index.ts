@@ -1,3 +1,4 @@
 export * from "./compare";
 export * from "./reckonJob";
 export * from "./records";
+export * from "./ways";

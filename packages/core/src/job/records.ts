@@ -9,3 +9,4 @@ export * from "./pricesKept";
 export * from "./reckoning";
 export * from "./schema";
 export * from "./sideBySide";
+export type { WayTried } from "./wayTried";

@@ -1,6 +1,9 @@
 import type { Build } from "../layouts";
+import { layOutFooting } from "./footing/build/layOut";
 import { layOutMasonryWall } from "./masonry-wall/build/layOut";
+import { layOutPad } from "./pad/build/layOut";
 import { layOutPier } from "./pier/build/layOut";
+import { layOutPlate } from "./raft/build/layOut";
 import type { Part } from "./registry";
 import { layOutRoof } from "./roof/build/layOut";
 import { countRoofTimbers } from "./roof-timbers/build";
@@ -16,6 +19,10 @@ const BUILDS: Builds = {
   "masonry-wall": layOutMasonryWall,
   pier: layOutPier,
   roof: layOutRoof,
+  raft: layOutPlate,
+  slab: layOutPlate,
+  footing: layOutFooting,
+  pad: layOutPad,
   "wall-totals": reckonWallTotals,
   "roof-totals": reckonRoofTotals,
   "roof-timbers": countRoofTimbers,

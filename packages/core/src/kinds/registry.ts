@@ -4,13 +4,17 @@ import type { Role } from "../parts/role";
 import type { SlotParameter } from "../parts/slot";
 import type { AssemblyRef } from "../parts/use";
 import { areaKind } from "./area";
+import { footingKind } from "./footing";
 import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
+import { padKind } from "./pad";
 import { pierKind } from "./pier";
+import { raftKind } from "./raft";
 import { roofKind } from "./roof";
 import { roofTimbersKind } from "./roof-timbers";
 import { roofTotalsKind } from "./roof-totals";
 import { roomKind } from "./room";
+import { slabKind } from "./slab";
 import { spotsKind } from "./spots";
 import { storeyKind } from "./storey";
 import { studWallKind } from "./stud-wall";
@@ -24,6 +28,10 @@ export const PART_KINDS = {
   "masonry-wall": masonryWallKind,
   pier: pierKind,
   roof: roofKind,
+  raft: raftKind,
+  slab: slabKind,
+  footing: footingKind,
+  pad: padKind,
   length: lengthKind,
   area: areaKind,
   spots: spotsKind,

@@ -26,6 +26,8 @@ export type LaidPart = {
   readonly byArea?: boolean;
   /** What comes out by either of two ways of counting, side by side. */
   readonly compared?: readonly ComparedCount[];
+  /** Packs, loads and hired days are rounded up for this part alone, not with the rest of the job. */
+  readonly roundsAlone?: boolean;
   /** How often the part is built. */
   readonly repeats: number;
   /** Words for the scope that are no single value: `openingWords`. */

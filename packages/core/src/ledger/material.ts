@@ -1,6 +1,6 @@
 import Big from "big.js";
 import type { CountLine } from "../count/records";
-import { allowanceOf, type Order, type PriceItem } from "../order";
+import { allowanceOf, type Order, type PriceItem, wayOf } from "../order";
 import { allocateMoney, lessMoney, type MeasuringSystem, type Money, priceTimes, sumMoney, toMoney } from "../units";
 import { common } from "./common";
 import { type BareLine, type LineShare, OF_NO_PART } from "./ledgerLine";
@@ -165,14 +165,22 @@ function chargesOf(item: PriceItem, own: readonly BareLine[], bought: Order["lin
   });
 }
 
-function restOfItem(item: PriceItem, own: readonly BareLine[], all: Order["lines"]): BareLine[] {
+/** Lines of one item that are bought together; `alone` is the part that buys by itself. */
+type Together = { readonly item: PriceItem; readonly alone: string; readonly own: BareLine[] };
+
+const aloneOf = (line: CountLine, item: PriceItem): string => {
+  const way = wayOf(line, item);
+  return way.by === "pack" ? (way.alone ?? "") : "";
+};
+
+function restOfItem({ item, alone, own }: Together, all: Order["lines"]): BareLine[] {
   const bought = all.filter(({ charge }) => charge === undefined);
   const whole = bought.reduce(
     (sum, { unitPrice, quantity }) => sum.plus(new Big(unitPrice ?? 0).times(quantity)),
     new Big(0),
   );
   const rest = restOf({
-    id: `rest/${item.code}`,
+    id: alone === "" ? `rest/${item.code}` : `rest/${item.code}/alone/${alone}`,
     kind: item.kind,
     itemCode: item.code,
     supplier: item.supplier,
@@ -215,7 +223,7 @@ export function materialLines(
 ): BareLine[] {
   const items = new Map(priceList.map((item) => [item.code, item]));
   const ledger: BareLine[] = [];
-  const byItem = new Map<PriceItem, BareLine[]>();
+  const together = new Map<string, Together>();
   const supplied = new Map<string, BareLine>();
   for (const line of lines) {
     if (line.quantity === 0) continue;
@@ -230,15 +238,20 @@ export function materialLines(
     const made = item ? materialLine(line, item, system) : unknownLine(line, system);
     ledger.push(made);
     if (!item) continue;
-    const own = byItem.get(item);
-    if (own) own.push(made);
-    else byItem.set(item, [made]);
+    const alone = aloneOf(line, item);
+    const key = `${alone} ${item.code}`;
+    const same = together.get(key);
+    if (same) same.own.push(made);
+    else together.set(key, { item, alone, own: [made] });
   }
   const bought = new Map<string, Order["lines"][number][]>();
-  for (const line of order.lines) bought.set(line.itemCode, [...(bought.get(line.itemCode) ?? []), line]);
+  for (const line of order.lines) {
+    const key = `${line.alone ?? ""} ${line.itemCode}`;
+    bought.set(key, [...(bought.get(key) ?? []), line]);
+  }
   return [
     ...ledger,
-    ...[...byItem].flatMap(([item, own]) => restOfItem(item, own, bought.get(item.code) ?? [])),
+    ...[...together].flatMap(([key, each]) => restOfItem(each, bought.get(key) ?? [])),
     ...restsOfAllowances(order, supplied),
   ];
 }

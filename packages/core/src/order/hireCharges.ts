@@ -16,7 +16,8 @@ const deliveryOf = ({ delivery, collection }: Hire): string => new Big(delivery)
 export function hireCharges(item: PriceItem, hired: OrderLine): OrderLine[] {
   const { hire, name } = item;
   if (!hire || hired.quantity === 0) return [];
-  const said = { itemCode: item.code, countLineIds: hired.countLineIds, need: "", waste: "", note: "" };
+  const alone = hired.alone === undefined ? {} : { alone: hired.alone };
+  const said = { itemCode: item.code, countLineIds: hired.countLineIds, need: "", waste: "", note: "", ...alone };
   const delivery: OrderLine = {
     ...said,
     id: `${hired.id}/delivery`,

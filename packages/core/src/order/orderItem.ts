@@ -6,6 +6,7 @@ import type { OrderLine } from "./orderLine";
 import type { PriceItem } from "./priceItem";
 import { cheapestLengths, type StockLength } from "./runLengths";
 import { wasteOf } from "./toCut";
+import { loadsWords, partLoadCharge, truckLoads } from "./truckLoads";
 import type { Way } from "./waysOfBuying";
 
 const countedOf = (lines: readonly CountLine[]): number => lines.reduce((sum, line) => sum + line.quantity, 0);
@@ -52,10 +53,12 @@ const UNIT_WORDS = {
 } as const;
 
 /** What is bought by the piece, the pack or the roll. `first` is false for a second unit that the item is counted in. */
-export function orderPacks(counted: Counted, { unit }: Extract<Way, { by: "pack" }>, first: boolean): Ordered {
+export function orderPacks(counted: Counted, { unit, alone }: Extract<Way, { by: "pack" }>, first: boolean): Ordered {
   const { item, lines } = counted;
   const { buying } = item;
-  const own = { ...shared(counted), id: first ? item.code : `${item.code}/${unit}` };
+  const id = first ? item.code : `${item.code}/${unit}`;
+  const own =
+    alone === undefined ? { ...shared(counted), id } : { ...shared(counted), id: `${id}/alone/${alone}`, alone };
   const told = (message: string) => [problem("unit-mismatch", item.code, message)];
   const said = `${item.name} is counted ${UNIT_WORDS[unit]}`;
   if (buying.by === "length") {
@@ -70,15 +73,25 @@ export function orderPacks(counted: Counted, { unit }: Extract<Way, { by: "pack"
   const unitName = buying.by === "each" ? "each" : buying.packName;
   const packs = buying.by === "pack" ? `${buying.packSize} to a ${unitName}` : "";
   const needed = withWaste(lines, item);
+  const whole = wholePacks(unitsCharged(needed, item), holds);
+  const loads = item.loads ? truckLoads(whole, item.loads, buying.price) : undefined;
   const line: OrderLine = {
     ...own,
     description: item.name,
-    quantity: wholePacks(unitsCharged(needed, item), holds),
+    quantity: loads?.bought ?? whole,
     unitName,
     unitPrice: buying.price,
-    note: [noteOf(own.need, own.waste, packs), sparedWords(lines), leastWords(needed, item)].filter(Boolean).join(", "),
+    note: [
+      noteOf(own.need, own.waste, packs),
+      sparedWords(lines),
+      leastWords(needed, item),
+      loads ? loadsWords(loads, unitName) : "",
+      alone === undefined ? "" : `for ${lines[0]?.partName ?? "one part"} alone`,
+    ]
+      .filter(Boolean)
+      .join(", "),
   };
-  const ordered = [line, ...hireCharges(item, line)];
+  const ordered = [line, ...hireCharges(item, line), ...(loads ? partLoadCharge(item, line, loads) : [])];
   if (!first) return { lines: ordered, problems: told(`${said} too. That does not add up, so it is ordered apart.`) };
   if (unit === "count" || buying.by === "cover") return { lines: ordered, problems: [] };
   const each = buying.by === "each" ? "one by one" : "in packs of pieces";

@@ -76,7 +76,8 @@ function orderItem(
   const orders = ways.map(({ way, lines }, index) => {
     const counted = { item, lines, system };
     if (way.by === "cut") return orderCut(item, lines, system, cutting, cut);
-    return otherWay(counted, way, !ways.slice(0, index).some((before) => before.way.by === "pack"));
+    const packed = ways.slice(0, index).find((before) => before.way.by === "pack");
+    return otherWay(counted, way, packed?.way.by !== "pack" || (way.by === "pack" && packed.way.unit === way.unit));
   });
   const found = orders.find((each): each is ReturnType<typeof orderCut> => "cut" in each);
   return {

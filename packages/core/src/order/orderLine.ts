@@ -19,8 +19,10 @@ export type OrderLine = {
   /** What is added for waste; empty for none. */
   readonly waste: string;
   readonly note: string;
-  /** What a hire costs beside its days or hours. */
-  readonly charge?: "delivery" | "fuel";
+  /** What it costs beside what is bought: of a hire, or of a truck that comes with less than its least. */
+  readonly charge?: "delivery" | "fuel" | "part-load";
+  /** The part it is rounded up for alone; with all others of the job where there is none. */
+  readonly alone?: string;
 };
 
 /** The cut list of one item. `kept` says that it is one worked out before and kept. */

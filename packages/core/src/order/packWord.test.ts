@@ -21,7 +21,7 @@ describe("packs in words", () => {
       if (!("packName" in buying)) continue;
       expect(packWord(1, buying.packName)).toBe(buying.packName);
       expect(packWord(2, buying.packName)).toMatch(
-        /(feet|(box|roll|pack|bag|pail|tub|crate|cube|can|kit|length|bundle|board|metre|gallon|tin|carton|coil)e?s)\b/,
+        /(feet|(box|roll|pack|bag|pail|tub|crate|cube|can|kit|length|bundle|board|metre|gallon|tin|carton|coil|step|tonne|ton|sheet|panel)e?s)\b/,
       );
     }
   });

@@ -45,6 +45,20 @@ const hireSchema = z.object({
 export type Hire = z.infer<typeof hireSchema>;
 export const plainHire: Hire = { least: 0, delivery: "0", collection: "0", fuel: "0", output: null, outputUnit: "" };
 
+/**
+ * What comes by the truck: how many packs or steps a truck takes, from how many on a load costs nothing more, and what one that is short
+ * costs, for itself and for each step that it lacks.
+ */
+const loadsSchema = z
+  .object({
+    most: z.int().positive().max(10_000),
+    least: z.int().min(0).max(10_000),
+    shortLoad: amountSchema,
+    eachShort: amountSchema,
+  })
+  .refine(({ least, most }) => least <= most, { path: ["least"], message: "No more than a truck takes." });
+export type Loads = z.infer<typeof loadsSchema>;
+
 /** The same thing from somebody else, as they sell it. */
 const secondSchema = z.object({
   supplier: z.string().min(1).max(120),
@@ -59,7 +73,7 @@ export type ItemKind = (typeof ITEM_KINDS)[number];
 
 /** Something bought: how it is counted, how it is sold, and for how much. */
 export const priceItemSchema = z.object({
-  schemaVersion: z.literal(3),
+  schemaVersion: z.literal(4),
   code: z.string().min(1).max(80),
   name: z.string().min(1).max(120),
   system: z.enum(["imperial", "metric"]),
@@ -82,6 +96,8 @@ export const priceItemSchema = z.object({
   second: secondSchema.nullable(),
   /** Null for what is not hired. */
   hire: hireSchema.nullable(),
+  /** Null for what does not come by the truck. */
+  loads: loadsSchema.nullable(),
 });
 export type PriceItem = z.infer<typeof priceItemSchema>;
 
@@ -91,7 +107,7 @@ export const newPriceItem = (
   system: PriceItem["system"],
   buying: PriceItem["buying"] = { by: "each", price: null },
 ): PriceItem => ({
-  schemaVersion: 3,
+  schemaVersion: 4,
   code,
   name: "",
   system,
@@ -106,6 +122,7 @@ export const newPriceItem = (
   buying,
   second: null,
   hire: null,
+  loads: null,
 });
 
 export const priceItemRecord: RecordKind<PriceItem> = {
@@ -128,6 +145,8 @@ export const priceItemRecord: RecordKind<PriceItem> = {
     },
     // Nobody else sold it, and hires had no terms.
     { to: 3, name: "second-suppliers-and-hire", up: (item) => ({ ...item, second: null, hire: null }) },
+    // Nothing was known of what comes by the truck.
+    { to: 4, name: "truck-loads", up: (item) => ({ ...item, loads: null }) },
   ],
 };
 
@@ -142,6 +161,7 @@ export const withoutPrices = (item: PriceItem): PriceItem => ({
   buying: buyingWithoutPrices(item.buying),
   second: item.second && { ...item.second, buying: buyingWithoutPrices(item.second.buying) },
   hire: item.hire && { ...item.hire, delivery: "0", collection: "0", fuel: "0" },
+  loads: item.loads && { ...item.loads, shortLoad: "0", eachShort: "0" },
 });
 
 /** The item bought from who was second; the first is second then. The same where there is none. */

@@ -13,8 +13,8 @@ export type Way =
   | { readonly by: "lengths" }
   /** A running length, joined from stock lengths. */
   | { readonly by: "run" }
-  /** By the piece, pack, roll or tin; what is measured in different units does not add up. */
-  | { readonly by: "pack"; readonly unit: MeasuredUnit | "count" };
+  /** By the piece, pack, roll or tin; what is measured in different units does not add up. `alone`: for one part by itself. */
+  | { readonly by: "pack"; readonly unit: MeasuredUnit | "count"; readonly alone?: string };
 
 /** What a quantity is measured in. Volumes are one thing, however they are said. */
 export function unitOfLine({ unit }: CountLine): MeasuredUnit | "count" {
@@ -24,7 +24,7 @@ export function unitOfLine({ unit }: CountLine): MeasuredUnit | "count" {
 
 export function wayOf(line: CountLine, { buying }: PriceItem): Way {
   const unit = unitOfLine(line);
-  if (buying.by !== "length") return { by: "pack", unit };
+  if (buying.by !== "length") return line.roundsAlone ? { by: "pack", unit, alone: line.partId } : { by: "pack", unit };
   if (line.cutLengthsNm.length > 0) return { by: "cut" };
   if (unit === "length") return { by: "run" };
   return unit === "count" ? { by: "lengths" } : { by: "pack", unit };
@@ -35,7 +35,7 @@ export function byWay(lines: readonly CountLine[], item: PriceItem): { way: Way;
   const groups = new Map<string, { way: Way; lines: CountLine[] }>();
   for (const line of lines) {
     const way = wayOf(line, item);
-    const key = way.by === "pack" ? `pack/${way.unit}` : way.by;
+    const key = way.by === "pack" ? `pack/${way.unit}/${way.alone ?? ""}` : way.by;
     const group = groups.get(key);
     if (group) group.lines.push(line);
     else groups.set(key, { way, lines: [line] });

@@ -13,4 +13,5 @@ export * from "./section";
 export * from "./slot";
 export * from "./surface";
 export * from "./use";
+export { edgeLetter } from "./walkedOutline";
 export * from "./working";

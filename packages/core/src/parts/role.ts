@@ -1,5 +1,5 @@
-/** How a piece of a role is made: cut from lengths or from sheets, bought as it is, or laid in courses. */
-export type RoleForm = "stick" | "sheet" | "hardware" | "course";
+/** How a piece of a role is made: cut from lengths or from sheets, bought as it is, laid in courses, or poured, spread or dug out. */
+export type RoleForm = "stick" | "sheet" | "hardware" | "course" | "layer";
 
 /** What renderers colour alike. */
 export type RoleTone =
@@ -21,7 +21,13 @@ export type RoleTone =
   | "stone"
   | "lintel"
   | "insulation"
-  | "damp-course";
+  | "damp-course"
+  | "concrete"
+  | "screed"
+  | "sand"
+  | "fill"
+  | "earth"
+  | "steel";
 
 /** What placed pieces of a part can be. Each kind of part has its own; the ids are one name for one thing over all kinds. */
 export type Role = {

@@ -1,3 +1,4 @@
+import { gapPoint } from "../../parts/gapPoint";
 import { atMost } from "../../parts/limits";
 import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
@@ -92,15 +93,7 @@ function widthProblems(roof: Roof): Problem[] {
 }
 
 /** A walk that does not come back to where it began: nothing is built until it does, and each entry may open or close it. */
-export function outlineGap(roof: Roof, system: MeasuringSystem): OpenPoint[] {
-  const outline = outlineOfRoof(roof);
-  const last = roof.edges[roof.edges.length - 1];
-  if (outline.ok || outline.why !== "gap" || !last) return [];
-  const along = formatLength(Math.abs(Math.round(outline.gap.xNm)), system);
-  const across = formatLength(Math.abs(Math.round(outline.gap.yNm)), system);
-  const message = `The outline does not close: it ends ${along} along and ${across} across from where it began.`;
-  return [{ path: `edges.${last.id}.length`, kind: "conflict", message }];
-}
+export const outlineGap = ({ edges }: Roof, system: MeasuringSystem): OpenPoint[] => gapPoint(edges, system);
 
 const FAILURES: Partial<Record<FormFailure, string>> = {
   unreached: "No slope comes over a part of this roof. Let one of the edges round it be an eave.",

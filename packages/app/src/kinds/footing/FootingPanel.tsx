@@ -1,0 +1,225 @@
+import {
+  assumedDimension,
+  type FigureSlot,
+  type Footing,
+  type FootingStep,
+  footingUnderStorey,
+  type InnerLine,
+  inches,
+  lineLetter,
+  lineName,
+  type MeasuringSystem,
+  MOST_INNER_LINES,
+  MOST_STEPS,
+  millimetres,
+  stepName,
+  unmeasured,
+} from "@wide-porch/core";
+import { View } from "react-native";
+import { Button } from "../../components/Button";
+import { Choice } from "../../components/Choice";
+import { Title } from "../../components/Text";
+import { FromStorey } from "../../ground/FromStorey";
+import { OutlineEdges } from "../../ground/OutlineEdges";
+import { Plus, Trash2 } from "../../icons";
+import { useJob } from "../../job/JobContext";
+import { FigureList } from "../../measure/FigureList";
+import { newId } from "../../sync/newId";
+
+const CLOSED = [
+  { value: true, label: "Comes back round" },
+  { value: false, label: "Ends where it ends" },
+];
+const ALONG = [
+  { value: "outside", label: "Outside of the wall" },
+  { value: "centre", label: "Centre line" },
+] as const;
+const STEMS = [
+  { value: true, label: "A stem wall of concrete" },
+  { value: false, label: "Something built by itself" },
+];
+const RUNS = [
+  { value: "along", label: "Along Line A" },
+  { value: "across", label: "Across it" },
+] as const;
+
+type Props = {
+  readonly footing: Footing;
+  readonly slots: readonly FigureSlot[];
+  readonly active: string | undefined;
+  readonly onChange: (change: (now: Footing) => Footing) => boolean;
+  readonly onFigure: (path: string) => void;
+};
+
+/** A footing's lines, what stands on it, footings within, and where it steps down. */
+export function FootingPanel(props: Props) {
+  const { footing, slots, active, onChange, onFigure } = props;
+  return (
+    <View className="gap-4">
+      <FromStorey onTake={(storey) => onChange((now) => footingUnderStorey(now, storey))} />
+      <OutlineEdges
+        edges={footing.edges}
+        slots={slots}
+        active={active}
+        nameOf={(id) => lineLetter(footing, id)}
+        fresh={(id) => ({ id, length: unmeasured, turnDegrees: 90 })}
+        least={1}
+        onChange={(change) => onChange((now) => ({ ...now, edges: change(now.edges) }))}
+        onFigure={onFigure}
+      />
+      <Choice
+        label="The walk"
+        options={CLOSED}
+        value={footing.closed}
+        onChange={(closed) => onChange((now) => ({ ...now, closed }))}
+      />
+      <Choice
+        label="Lengths are of the"
+        options={ALONG}
+        value={footing.measuredAlong}
+        onChange={(measuredAlong) => onChange((now) => ({ ...now, measuredAlong }))}
+      />
+      <Choice
+        label="On it stands"
+        options={STEMS}
+        value={footing.stem}
+        onChange={(stem) => onChange((now) => ({ ...now, stem }))}
+      />
+      <InnerLines {...props} />
+      <Steps {...props} />
+    </View>
+  );
+}
+
+const ownSlots = (slots: readonly FigureSlot[], start: string) =>
+  slots.filter(({ path }) => path.startsWith(start)).map((slot) => ({ ...slot, of: "" }));
+
+function InnerLines({ footing, slots, active, onChange, onFigure }: Props) {
+  const change = (id: string, to: (line: InnerLine) => InnerLine) =>
+    onChange((now) => ({ ...now, inner: now.inner.map((line) => (line.id === id ? to(line) : line)) }));
+  const half = (runs: InnerLine["runs"]) => {
+    const side = footing.edges[runs === "along" ? 1 : 0]?.length.valueNm ?? 0;
+    return assumedDimension(Math.round(side / 2));
+  };
+  return (
+    <View className="gap-3">
+      <Title level={2}>Footings within</Title>
+      {footing.inner.map((line) => {
+        const name = lineName(footing, line.id);
+        const placed = line.at.valueNm !== null || line.at.refused !== undefined;
+        return (
+          <View key={line.id} className="gap-2">
+            <FigureList
+              slots={ownSlots(slots, `inner.${line.id}.`)}
+              activePath={active}
+              onOpen={onFigure}
+              title={name}
+            />
+            <Choice
+              label={`${name} runs`}
+              options={RUNS}
+              value={line.runs}
+              onChange={(runs) => change(line.id, (now) => ({ ...now, runs }))}
+            />
+            <View className="flex-row flex-wrap gap-2">
+              <Button
+                label={placed ? "Space it evenly" : "Place it"}
+                name={placed ? `Space ${name} evenly` : `Place ${name}`}
+                kind="quiet"
+                onPress={() => change(line.id, (now) => ({ ...now, at: placed ? unmeasured : half(now.runs) }))}
+              />
+              <Button
+                label="Take it out"
+                name={`Take out: ${name}`}
+                kind="quiet"
+                icon={Trash2}
+                onPress={() => onChange((now) => ({ ...now, inner: now.inner.filter(({ id }) => id !== line.id) }))}
+              />
+            </View>
+          </View>
+        );
+      })}
+      {footing.inner.length < MOST_INNER_LINES ? (
+        <Button
+          label="A footing within"
+          kind="plain"
+          icon={Plus}
+          onPress={() =>
+            onChange((now) => ({
+              ...now,
+              inner: [...now.inner, { id: newId().slice(0, 8), runs: "across", at: unmeasured }],
+            }))
+          }
+        />
+      ) : null}
+    </View>
+  );
+}
+
+const newStep = (footing: Footing, system: MeasuringSystem): FootingStep => ({
+  id: newId().slice(0, 8),
+  edgeId: footing.edges[0]?.id ?? "",
+  from: assumedDimension(Math.round((footing.edges[0]?.length.valueNm ?? 0) / 2)),
+  to: unmeasured,
+  drop: assumedDimension(system === "imperial" ? inches(8) : millimetres(225)),
+});
+
+function Steps({ footing, slots, active, onChange, onFigure }: Props) {
+  const { context } = useJob("context");
+  const change = (id: string, to: (step: FootingStep) => FootingStep) =>
+    onChange((now) => ({ ...now, steps: now.steps.map((step) => (step.id === id ? to(step) : step)) }));
+  const lines = footing.edges.map(({ id }) => ({ value: id, label: lineLetter(footing, id) }));
+  return (
+    <View className="gap-3">
+      <Title level={2}>Steps down</Title>
+      {footing.steps.map((step) => {
+        const name = stepName(footing, step.id);
+        const ends = step.to.valueNm !== null || step.to.refused !== undefined;
+        return (
+          <View key={step.id} className="gap-2">
+            <FigureList
+              slots={ownSlots(slots, `steps.${step.id}.`)}
+              activePath={active}
+              onOpen={onFigure}
+              title={name}
+            />
+            <Choice
+              label={`${name} is on`}
+              options={lines}
+              value={step.edgeId}
+              onChange={(edgeId) => change(step.id, (now) => ({ ...now, edgeId }))}
+            />
+            <View className="flex-row flex-wrap gap-2">
+              <Button
+                label={ends ? "To the end of the line" : "Comes up again"}
+                name={ends ? `${name}: to the end of the line` : `${name}: comes up again`}
+                kind="quiet"
+                onPress={() =>
+                  change(step.id, (now) => ({
+                    ...now,
+                    to: ends ? unmeasured : assumedDimension((now.from.valueNm ?? 0) + millimetres(2000)),
+                  }))
+                }
+              />
+              <Button
+                label="Take it out"
+                name={`Take out: ${name}`}
+                kind="quiet"
+                icon={Trash2}
+                onPress={() => onChange((now) => ({ ...now, steps: now.steps.filter(({ id }) => id !== step.id) }))}
+              />
+            </View>
+          </View>
+        );
+      })}
+      {footing.steps.length < MOST_STEPS ? (
+        <Button
+          label="A step down"
+          kind="plain"
+          icon={Plus}
+          onPress={() => onChange((now) => ({ ...now, steps: [...now.steps, newStep(now, context.system)] }))}
+        />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,80 @@
+import type { Plate, Rib } from "../ground";
+import { type Raft, raftKind } from "../kinds/raft";
+import { type Slab, slabKind } from "../kinds/slab";
+import { measured } from "../parts/dimension";
+import { type MeasuringSystem, parseLength } from "../units";
+import { contexts } from "./library";
+
+type Figures = Readonly<Record<string, string>>;
+type Given = {
+  readonly ribs?: readonly Rib[];
+  readonly edgeForm?: Plate["edgeForm"];
+  /** Edges with a toe. */
+  readonly toes?: readonly string[];
+  readonly choices?: Plate["choices"];
+};
+
+/** A length as a tape pad takes it. Throws for one that cannot be read. */
+export function tape(text: string, system: MeasuringSystem): number {
+  const parsed = parseLength(text, system);
+  if (!parsed.ok) throw new Error(`tape: "${text}" is no length`);
+  return parsed.value;
+}
+
+export const ribOf = (
+  system: MeasuringSystem,
+  id: string,
+  runs: Rib["runs"],
+  width: string,
+  depth: string,
+  at?: string,
+): Rib => ({
+  id,
+  runs,
+  at: at === undefined ? { valueNm: null, typed: "", assumed: false } : measured(tape(at, system), at),
+  width: measured(tape(width, system), width),
+  depth: measured(tape(depth, system), depth),
+});
+
+/** A raft with figures as a tape pad takes them, by their paths. */
+export function raftOf(system: MeasuringSystem, figures: Figures, given: Given = {}): Raft {
+  const { ribs = [], edgeForm = "beam", toes = [], choices = {} } = given;
+  const raft = raftKind.defaults("raft", "Raft", contexts[system]);
+  const begun: Raft = {
+    ...raft,
+    edgeForm,
+    ribs: [...ribs],
+    edges: raft.edges.map((edge) => ({ ...edge, toe: toes.includes(edge.id) })),
+    choices: { ...choices },
+  };
+  return withFigures(raftKind, begun, figures, system);
+}
+
+/** A slab in the same way. */
+export function slabOf(
+  system: MeasuringSystem,
+  figures: Figures,
+  given: Pick<Given, "choices"> = {},
+  beams = false,
+): Slab {
+  const slab = slabKind.defaults("slab", "Slab", contexts[system]);
+  const begun: Slab = { ...slab, edgeForm: beams ? "beam" : "plain", choices: { ...given.choices } };
+  return withFigures(slabKind, begun, figures, system);
+}
+
+type Kind<P> = {
+  readonly withDimension: (
+    part: P,
+    path: string,
+    valueNm: number,
+    typed: string,
+    context: (typeof contexts)["metric"],
+  ) => P;
+};
+
+function withFigures<P>(kind: Kind<P>, part: P, figures: Figures, system: MeasuringSystem): P {
+  return Object.entries(figures).reduce(
+    (now, [path, typed]) => kind.withDimension(now, path, tape(typed, system), typed, contexts[system]),
+    part,
+  );
+}
