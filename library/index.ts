@@ -34,6 +34,7 @@ import imperialStoneWall from "./assemblies/imperial/stone-wall.json";
 import imperialStoreyBoard from "./assemblies/imperial/storey-board.json";
 import imperialSurfaceBoard from "./assemblies/imperial/surface-board.json";
 import imperialInsulation from "./assemblies/imperial/wall-insulation.json";
+import imperialWaterproofing from "./assemblies/imperial/waterproofing.json";
 import imperialWindowSet from "./assemblies/imperial/window-set.json";
 import metricBaseboard from "./assemblies/metric/baseboard.json";
 import metricBlockWall from "./assemblies/metric/block-wall.json";
@@ -59,6 +60,7 @@ import metricStoneWall from "./assemblies/metric/stone-wall.json";
 import metricStoreyBoard from "./assemblies/metric/storey-board.json";
 import metricSurfaceBoard from "./assemblies/metric/surface-board.json";
 import metricInsulation from "./assemblies/metric/wall-insulation.json";
+import metricWaterproofing from "./assemblies/metric/waterproofing.json";
 import metricWindowSet from "./assemblies/metric/window-set.json";
 import { book } from "./book";
 import companySettings from "./company-settings.json";
@@ -119,6 +121,8 @@ export const starterAssemblies: readonly Assembly[] = z
     metricFooting,
     imperialPad,
     metricPad,
+    imperialWaterproofing,
+    metricWaterproofing,
   ]);
 
 /** Ways of building that a new company starts with. */

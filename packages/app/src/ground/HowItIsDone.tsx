@@ -1,16 +1,14 @@
 import {
   type AssemblyParameter,
-  builderOf,
   formatChange,
   formatMoney,
-  kindOf,
   type Part,
   type Problem,
   type Scalar,
 } from "@wide-porch/core";
 import { useEffect, useState } from "react";
 import { View } from "react-native";
-import { ParameterField } from "../assembly/ParameterField";
+import { NamedChoices } from "../assembly/NamedChoices";
 import { Button } from "../components/Button";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
@@ -27,33 +25,15 @@ type Props = {
 
 /** How it is dug, loaded, taken away and poured; each with what the other ways would take and cost, for who asks. */
 export function HowItIsDone({ part, onChange }: Props) {
-  const { context, rules } = useJob("context", "rules");
-  const slot = kindOf(part).slot;
-  const builder = builderOf(part, context.system, rules);
-  const asked = HOW.flatMap((name) => builder?.parameters.filter((each) => each.name === name) ?? []);
-  if (!slot || asked.length === 0) return null;
-  const { choices } = slot.of(part);
-  const choose = (name: string, value: Scalar) =>
-    void onChange((now) => {
-      const own = kindOf(now).slot;
-      return own ? own.choose(now, { ...own.of(now).choices, [name]: value }) : now;
-    });
   return (
     <View className="gap-4">
       <Title level={2}>How it is done</Title>
-      {asked.map((parameter) => (
-        <View key={parameter.name} className="gap-2">
-          <ParameterField
-            parameter={parameter}
-            value={choices[parameter.name] ?? parameter.default}
-            assumed={false}
-            system={context.system}
-            books={context}
-            onChange={(value) => choose(parameter.name, value)}
-          />
-          <OtherWays part={part} parameter={parameter} value={choices[parameter.name] ?? parameter.default} />
-        </View>
-      ))}
+      <NamedChoices
+        part={part}
+        names={HOW}
+        onChange={onChange}
+        under={(parameter, value) => <OtherWays part={part} parameter={parameter} value={value} />}
+      />
     </View>
   );
 }

@@ -17,6 +17,7 @@ import { storeyFace } from "./storey";
 import { studWallFace } from "./stud-wall";
 import { surfaceFace } from "./surface";
 import { wallTotalsFace } from "./wall-totals";
+import { waterproofingFace } from "./waterproofing";
 
 type Faces = { readonly [K in Part["kind"]]: KindFace<Extract<Part, { readonly kind: K }>> };
 
@@ -31,6 +32,7 @@ const FACES: Faces = {
   slab: slabFace,
   footing: footingFace,
   pad: padFace,
+  waterproofing: waterproofingFace,
   "wall-totals": wallTotalsFace,
   "roof-totals": roofTotalsFace,
   "roof-timbers": roofTimbersFace,

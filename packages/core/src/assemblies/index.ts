@@ -1,3 +1,4 @@
 export * from "./compileAssembly";
 export * from "./formula";
 export * from "./records";
+export * from "./slotValues";

@@ -13,6 +13,7 @@ export * from "./place";
 export * from "./points";
 export * from "./resolve";
 export * from "./roofOutline";
+export * from "./roomBelow";
 export * from "./snap";
 export * from "./standing";
 export * from "./storeyPlan";

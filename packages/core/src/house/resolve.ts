@@ -4,6 +4,7 @@ import {
   isStorey,
   isSurface,
   isWallPart,
+  isWaterproofing,
   lengthPathOf,
   measured,
   type Opening,
@@ -18,6 +19,7 @@ import {
 } from "../kinds";
 import { openingsIn, type PlanOpening } from "./openings";
 import { roofsOf } from "./roofsMeet";
+import { resolveWaterproofing } from "./roomBelow";
 import { roomsAlong, type StandingWall, standingWall } from "./standing";
 import type { JobPlan } from "./storeyPlan";
 import { storeyTotals } from "./storeyTotals";
@@ -146,6 +148,7 @@ export function resolveStorey(part: StoreyPart, plan: JobPlan): StoreyPart {
 function resolvePart(part: Part, plan: JobPlan): Part {
   if (isWallPart(part)) return resolveWall(part, plan);
   if (isSurface(part)) return resolveSurface(part, plan);
+  if (isWaterproofing(part)) return resolveWaterproofing(part, plan);
   if (isRoof(part)) return roofsOf(plan).get(part.id) ?? part;
   // Nobody asks for what a storey comes to but what is counted on it.
   return isStorey(part) && part.uses.length > 0 ? resolveStorey(part, plan) : part;

@@ -10,6 +10,7 @@ import { countRoofTimbers } from "./roof-timbers/build";
 import { reckonRoofTotals } from "./roof-totals/build";
 import { layOutStudWall } from "./stud-wall/build/layOut";
 import { reckonWallTotals } from "./wall-totals/build";
+import { layOutWaterproofing } from "./waterproofing/build";
 
 type Builds = { readonly [K in Part["kind"]]?: Build<Extract<Part, { readonly kind: K }>> };
 
@@ -23,6 +24,7 @@ const BUILDS: Builds = {
   slab: layOutPlate,
   footing: layOutFooting,
   pad: layOutPad,
+  waterproofing: layOutWaterproofing,
   "wall-totals": reckonWallTotals,
   "roof-totals": reckonRoofTotals,
   "roof-timbers": countRoofTimbers,

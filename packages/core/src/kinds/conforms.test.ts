@@ -1,4 +1,5 @@
 import { describeKind } from "../testing/describeKind";
+import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
 import { contexts, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
 import { rectangle, roofOf } from "../testing/roofs";
@@ -6,16 +7,21 @@ import { walkedRoom } from "../testing/rooms";
 import { feet, inches, metres, millimetres } from "../units";
 import type { Wall } from "../wall";
 import { areaKind } from "./area";
+import { footingKind } from "./footing";
 import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
+import { padKind } from "./pad";
 import { pierKind } from "./pier";
+import { raftKind } from "./raft";
 import { roofKind } from "./roof";
 import { type ListedTimber, type RoofTimbers, roofTimbersKind, withTimber } from "./roof-timbers";
 import { roofTotalsKind } from "./roof-totals";
 import { roomKind } from "./room";
+import { slabKind } from "./slab";
 import { spotsKind } from "./spots";
 import { studWallKind } from "./stud-wall";
 import { wallTotalsKind } from "./wall-totals";
+import { waterproofingKind } from "./waterproofing";
 
 const measured = (valueNm: number) => ({ valueNm, typed: "", assumed: false });
 
@@ -167,5 +173,66 @@ describeKind(roofTimbersKind, [
   {
     system: "imperial",
     part: listed(listed(timbers, "common-rafter"), "hip-rafter"),
+  },
+]);
+
+describeKind(raftKind, [
+  {
+    system: "metric",
+    part: raftOf(
+      "metric",
+      { "edges.a.length": "7.2 m", "edges.b.length": "4.8 m", toeWidth: "200 mm", toeDepth: "150 mm" },
+      {
+        edgeForm: "toe",
+        toes: ["a"],
+        ribs: [
+          ribOf("metric", "p", "along", "300 mm", "450 mm", "2 m"),
+          ribOf("metric", "q", "across", "300 mm", "600 mm"),
+        ],
+      },
+    ),
+  },
+]);
+describeKind(slabKind, [
+  {
+    system: "imperial",
+    part: slabOf(
+      "imperial",
+      { "edges.a.length": "32'", "edges.b.length": "24'" },
+      { choices: { meshLayers: 2 } },
+      true,
+    ),
+  },
+]);
+describeKind(footingKind, [
+  {
+    system: "imperial",
+    part: footingOf(
+      "imperial",
+      { "edges.a.length": "32'", "edges.b.length": "24'" },
+      {
+        inner: [{ id: "i", runs: "across", at: measured(feet(12)) }],
+        steps: [{ id: "s", edgeId: "a", from: measured(feet(10)), to: measured(feet(20)), drop: measured(inches(8)) }],
+      },
+    ),
+  },
+]);
+describeKind(padKind, [
+  {
+    system: "metric",
+    part: padOf("metric", "pad", 1, { length: "600 mm", width: "600 mm", height: "300 mm" }, { padBarsEachWay: 4 }),
+    thrice: (pad) => ({ ...pad, count: 3 }),
+  },
+  { system: "imperial", part: padOf("imperial", "tube", 8, { diameter: '12"', height: '42"' }) },
+]);
+describeKind(waterproofingKind, [
+  {
+    system: "metric",
+    part: waterproofingOf(
+      "metric",
+      { walls: 37, floor: 17 },
+      { wallHeight: "2.2 m", channelLength: "17 m" },
+      { sumps: 1, pumps: 1 },
+    ),
   },
 ]);

@@ -28,3 +28,5 @@ export * from "./surface";
 export * from "./surface/isSurface";
 export * from "./wall-totals";
 export * from "./wallPart";
+export * from "./waterproofing";
+export * from "./waterproofing/isWaterproofing";

@@ -20,6 +20,7 @@ import { storeyKind } from "./storey";
 import { studWallKind } from "./stud-wall";
 import { surfaceKind } from "./surface";
 import { wallTotalsKind } from "./wall-totals";
+import { waterproofingKind } from "./waterproofing";
 
 /** Every kind of part. A new kind is a folder here and a line in this list. */
 export const PART_KINDS = {
@@ -32,6 +33,7 @@ export const PART_KINDS = {
   slab: slabKind,
   footing: footingKind,
   pad: padKind,
+  waterproofing: waterproofingKind,
   length: lengthKind,
   area: areaKind,
   spots: spotsKind,

@@ -192,7 +192,8 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
       ...without(starterPriceList[0] ?? {}, "kind", "category", "supplierCode", "priceDate", "massKg", "retired"),
       schemaVersion: 1,
     },
-    "second-suppliers-and-hire": { ...without(starterPriceList[0] ?? {}, "second", "hire"), schemaVersion: 2 },
+    "second-suppliers-and-hire": { ...without(starterPriceList[0] ?? {}, "second", "hire", "loads"), schemaVersion: 2 },
+    "truck-loads": { ...without(starterPriceList[0] ?? {}, "loads"), schemaVersion: 3 },
   },
   "Company settings": {
     "usual-standards": { ...without(starterCompanySettings, "usualStandards"), schemaVersion: 1, pricing: oldPricing },

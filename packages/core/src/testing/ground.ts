@@ -1,6 +1,9 @@
 import type { Plate, Rib } from "../ground";
+import { type Footing, footingKind } from "../kinds/footing";
+import { type Pad, padKind } from "../kinds/pad";
 import { type Raft, raftKind } from "../kinds/raft";
 import { type Slab, slabKind } from "../kinds/slab";
+import { type Waterproofing, waterproofingKind } from "../kinds/waterproofing";
 import { measured } from "../parts/dimension";
 import { type MeasuringSystem, parseLength } from "../units";
 import { contexts } from "./library";
@@ -60,6 +63,38 @@ export function slabOf(
   const slab = slabKind.defaults("slab", "Slab", contexts[system]);
   const begun: Slab = { ...slab, edgeForm: beams ? "beam" : "plain", choices: { ...given.choices } };
   return withFigures(slabKind, begun, figures, system);
+}
+
+/** A footing, its lines and its section as a tape pad takes them. */
+export function footingOf(system: MeasuringSystem, figures: Figures, given: Partial<Footing> = {}): Footing {
+  const footing = footingKind.defaults("footing", "Footing", contexts[system]);
+  return withFigures(footingKind, { ...footing, ...given }, figures, system);
+}
+
+/** So many pads or tubes. */
+export function padOf(
+  system: MeasuringSystem,
+  form: Pad["form"],
+  count: number,
+  figures: Figures,
+  choices: Pad["choices"] = {},
+): Pad {
+  const pad = padKind.defaults("pad", "Pads", contexts[system]);
+  return withFigures(padKind, { ...pad, form, count, choices }, figures, system);
+}
+
+const typedFigure = (value: number) => ({ value, typed: "", assumed: false });
+
+/** Walls and a floor kept dry, by areas in square metres. */
+export function waterproofingOf(
+  system: MeasuringSystem,
+  areas: { readonly walls: number; readonly floor: number },
+  figures: Figures = {},
+  given: Partial<Waterproofing> = {},
+): Waterproofing {
+  const part = waterproofingKind.defaults("dry", "Cellar", contexts[system]);
+  const begun = { ...part, wallArea: typedFigure(areas.walls), floorArea: typedFigure(areas.floor), ...given };
+  return withFigures(waterproofingKind, begun, figures, system);
 }
 
 type Kind<P> = {

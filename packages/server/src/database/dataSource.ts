@@ -12,6 +12,7 @@ import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Assemblies1764200000000 } from "./assemblies";
 import { ChangeNumbers1764600000000 } from "./changeNumbers";
 import { metAnother } from "./conflicts";
+import { GroundStarters1765000000000 } from "./groundStarters";
 import { Initial1764000000000 } from "./initial";
 import { JobPrices1764900000000 } from "./jobPrices";
 import { MasonryStarters1764500000000 } from "./masonryStarters";
@@ -43,6 +44,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       RoofStarters1764700000000,
       PriceHistory1764800000000,
       JobPrices1764900000000,
+      GroundStarters1765000000000,
     ],
     entities: [
       companyEntity,

@@ -1,49 +1,12 @@
-import { starterAssemblies, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import type { MigrationInterface, QueryRunner } from "typeorm";
+import { addStarters } from "./starters";
 
-type Task = { readonly id: string };
-type Settings = { readonly pricing: { readonly tasks: readonly Task[] } };
-
-/** Columns of JSON come back as objects or as text, by how the driver was asked for them. */
-const read = (settings: unknown): Settings =>
-  (typeof settings === "string" ? JSON.parse(settings) : settings) as Settings;
-
-/**
- * Roofs to build by, with what they are bought for and how long they take, and the assemblies for surfaces and storeys, for companies from
- * before there were any. What they have under the same name stays theirs.
- */
+/** Roofs to build by, and the assemblies for surfaces and storeys, for companies from before there were any. */
 export class RoofStarters1764700000000 implements MigrationInterface {
   name = "RoofStarters1764700000000";
 
   async up(runner: QueryRunner): Promise<void> {
-    const companies: { id: string; settings: unknown }[] = await runner.query("SELECT id, settings FROM company");
-    for (const { id, settings } of companies) {
-      for (const each of starterAssemblies) {
-        await runner.query(
-          "INSERT IGNORE INTO assembly (companyId, system, id, version, data, createdAt) VALUES (?, ?, ?, ?, ?, NOW(3))",
-          [id, each.system, each.id, each.version, JSON.stringify(each)],
-        );
-      }
-      for (const item of starterPriceList) {
-        await runner.query("INSERT IGNORE INTO price_item (companyId, code, revision, data) VALUES (?, ?, 1, ?)", [
-          id,
-          item.code,
-          JSON.stringify(item),
-        ]);
-      }
-      await this.addTasks(runner, id, read(settings));
-    }
-  }
-
-  private async addTasks(runner: QueryRunner, companyId: string, settings: Settings): Promise<void> {
-    const known = new Set(settings.pricing.tasks.map(({ id }) => id));
-    const added = starterCompanySettings.pricing.tasks.filter(({ id }) => !known.has(id));
-    if (added.length === 0) return;
-    const pricing = { ...settings.pricing, tasks: [...settings.pricing.tasks, ...added] };
-    await runner.query("UPDATE company SET settings = ? WHERE id = ?", [
-      JSON.stringify({ ...settings, pricing }),
-      companyId,
-    ]);
+    await addStarters(runner);
   }
 
   /** Jobs may be built by them: they stay. */

@@ -11,6 +11,7 @@ import { noteVersion } from "../parts/store";
 import { priceItemEntity } from "../priceList/entity";
 import { quoteDate } from "../quotes/dates";
 import { issueQuote } from "../quotes/routes";
+import { bramblegate, lanternGround, quillmoorGround } from "./ground";
 import { lanternHouse } from "./lanternHouse";
 import { DEMO_COMPANY, DEMO_PASSWORD, DEMO_PEOPLE } from "./people";
 import { quillmoor } from "./quillmoor";
@@ -40,6 +41,14 @@ const SKYLARK: NewJob = {
   currency: "USD",
 };
 
+const BRAMBLEGATE: NewJob = {
+  title: "Bramblegate cellar laundry",
+  customerName: "Odile Vanderkamp",
+  site: "Bramblegate, 4 Cooper's Steps, Oudhaven (invented)",
+  system: "metric",
+  currency: "EUR",
+};
+
 /** At the prices of today, as any job that is started. */
 const startDemoJob = (start: NewJob): Job => startJob(start, starterCompanySettings, null, new Date().toISOString());
 
@@ -57,6 +66,7 @@ export async function loadDemo(dataSource: DataSource): Promise<void> {
     await manager.getRepository(priceItemEntity).insert(items);
     await insertStarters(manager, companyId);
     const owner = users[0]?.id ?? "";
+    await insertBramblegate(manager, companyId, owner);
     await insertSkylark(manager, companyId, owner);
     await insertQuillmoor(manager, companyId, owner);
     await insertLanternHouse(manager, companyId, owner);
@@ -87,7 +97,9 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
   const standard = { id: "new-build", version: 1 };
   const job = { ...start, pricing: { ...start.pricing, extras }, standard };
   const row = await insertJob(manager, companyId, job);
-  await insertParts(manager, companyId, row.id, owner, lanternHouse(randomUUID, partContext("imperial", library)));
+  const context = partContext("imperial", library);
+  const parts = [...lanternHouse(randomUUID, context), ...lanternGround(randomUUID, context)];
+  await insertParts(manager, companyId, row.id, owner, parts);
   await issueQuote(manager, companyId, row.id, owner, quoteDate(undefined));
 }
 
@@ -99,7 +111,15 @@ async function insertQuillmoor(manager: EntityManager, companyId: string, owner:
     pricing: { ...start.pricing, tax: { ...start.pricing.tax, name: "VAT", percent: "20", reducedPercent: "5" } },
   };
   const row = await insertJob(manager, companyId, job);
-  await insertParts(manager, companyId, row.id, owner, quillmoor(randomUUID, partContext("metric", library)));
+  const context = partContext("metric", library);
+  const parts = [...quillmoor(randomUUID, context), ...quillmoorGround(randomUUID, context)];
+  await insertParts(manager, companyId, row.id, owner, parts);
+}
+
+/** A cellar that is kept dry. */
+async function insertBramblegate(manager: EntityManager, companyId: string, owner: string): Promise<void> {
+  const row = await insertJob(manager, companyId, startDemoJob(BRAMBLEGATE));
+  await insertParts(manager, companyId, row.id, owner, bramblegate(randomUUID, partContext("metric", library)));
 }
 
 /** A roof of two pitches, with nothing measured beneath it yet. */

@@ -1,6 +1,4 @@
 import {
-  enterDimension,
-  kindOf,
   type MasonryWall,
   masonryWallKind,
   newOpening,
@@ -10,17 +8,9 @@ import {
   type Scalar,
   studWallKind,
 } from "@wide-porch/core";
+import { entered } from "./entered";
 
 type Figures = Readonly<Record<string, string>>;
-
-/** Makes entries as a person would. Throws when one is refused. */
-function entered<P extends Part>(part: P, figures: Figures, context: PartContext): P {
-  return Object.entries(figures).reduce<P>((now, [path, typed]) => {
-    const result = enterDimension(kindOf(now), now, path, typed, context);
-    if (result.problem) throw new Error(`quillmoor: ${part.name}, ${path} ${typed}: ${result.problem.message}`);
-    return result.part;
-  }, part);
-}
 
 type DemoWall = {
   readonly name: string;

@@ -1,4 +1,4 @@
-import { type Assembly, formulaValue, type Value } from "../../../assemblies";
+import { type Assembly, slotValues, type Value } from "../../../assemblies";
 import { type CoursePiece, isCourse, type Piece, type StripPiece } from "../../../drawing/piece";
 import type { Rectangle } from "../../../geometry/rectangle";
 import type { LaidPart, Site } from "../../../layouts";
@@ -76,14 +76,8 @@ export function layOutMasonryWall(wall: MasonryWall, assembly: Assembly, site: S
 }
 
 /** Values of the choices as formulas take them. */
-export function formulaChoices(choices: MasonryChoices): Map<string, Value> {
-  const values = new Map<string, Value>();
-  for (const [name, value] of Object.entries(choices)) {
-    const kind = MASONRY_PARAMETERS.find((each) => each.name === name)?.kind ?? "choice";
-    values.set(name, formulaValue(kind, value));
-  }
-  return values;
-}
+export const formulaChoices = (choices: MasonryChoices): ReadonlyMap<string, Value> =>
+  slotValues(MASONRY_PARAMETERS, choices);
 
 const unitWords = ({ leaf, unit }: LeafPlan, leaves: readonly LeafPlan[]): string =>
   leaves.length > 1 ? `${unit.name}, ${leaf} leaf` : unit.name;

@@ -1,4 +1,4 @@
-import type { Value } from "../../../assemblies";
+import { slotValues } from "../../../assemblies";
 import type { Drawing, PlanShape } from "../../../drawing/drawing";
 import { isBar, isLayer, isSheet, type LayerPiece, type Piece } from "../../../drawing/piece";
 import type { Polygon } from "../../../geometry";
@@ -9,7 +9,7 @@ import type { LaidPart, Site } from "../../../layouts";
 import type { PartContext } from "../../../parts/partKind";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
-import { formatLength, type Nanometres, NM_PER_M, toMetres } from "../../../units";
+import { formatLength, type Nanometres, toMetres } from "../../../units";
 import { groundAnswers } from "./answers";
 import { type LongestBar, longestBar } from "./steel";
 import { groundWorking } from "./working";
@@ -25,17 +25,6 @@ export type Face = {
   readonly fromNm: Nanometres;
   readonly toNm: Nanometres;
 };
-
-/** Values of the choices as formulas take them: lengths in metres. */
-function groundValues(choices: GroundChoices): Map<string, Value> {
-  const values = new Map<string, Value>();
-  for (const { name, kind } of GROUND_PARAMETERS) {
-    const value = ownValue(choices, name);
-    if (value !== undefined)
-      values.set(name, kind === "length" && typeof value === "number" ? value / NM_PER_M : value);
-  }
-  return values;
-}
 
 /** Boarded faces as pieces: as long as they run, as large as their face. */
 const facePiece = ({ id, ring, lengthNm, fromNm, toNm }: Face): LayerPiece => ({
@@ -79,7 +68,7 @@ export function laidInGround(ground: InGround, { context, library }: Site): Laid
       ask: groundAnswers({ pieces, polygon: ground.polygon, mesh: MESH_SHEETS[choices.meshSheet] }),
       sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
     },
-    choices: groundValues(choices),
+    choices: slotValues(GROUND_PARAMETERS, choices),
     reckoned: false,
     byArea: choices.meshBy === "by-area",
     roundsAlone: choices.rounding === "alone",

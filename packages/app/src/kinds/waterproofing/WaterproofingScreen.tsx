@@ -1,0 +1,115 @@
+import {
+  ALONE,
+  isRoom,
+  kindOf,
+  type PartCount,
+  quantityText,
+  resolveWaterproofing,
+  type Waterproofing,
+} from "@wide-porch/core";
+import { useMemo } from "react";
+import { View } from "react-native";
+import { NamedChoices } from "../../assembly/NamedChoices";
+import { SlotChoices } from "../../assembly/SlotChoices";
+import { UsesPanel } from "../../assembly/UsesPanel";
+import { AnyDrawing } from "../../components/AnyDrawing";
+import { Picker } from "../../components/Picker";
+import { Faint, Title } from "../../components/Text";
+import { settledPart } from "../../ground/settledPart";
+import { useJob } from "../../job/JobContext";
+import { ConfirmPart } from "../../measure/ConfirmPart";
+import { FigureList } from "../../measure/FigureList";
+import { LiveCount } from "../../measure/LiveCount";
+import { MeasureList } from "../../measure/MeasureList";
+import { PartLayout } from "../../measure/PartLayout";
+import { PartName } from "../../measure/PartName";
+import { usePartFigures } from "../../measure/usePartFigures";
+import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
+import { HoursBothWays } from "./HoursBothWays";
+
+/** Which of several rules says what lines walls, and what lies on the floor. */
+const SAID = /^(wall|floor)(Membrane|Slurry)(Allowed|Customer)?$/;
+
+const live =
+  (system: "imperial" | "metric") =>
+  ({ lines }: PartCount): string => {
+    const material = lines.filter(({ rule }) => SAID.test(rule));
+    const hours = lines.filter(({ rule }) => rule === "wallWork" || rule === "floorWork");
+    const total = hours.reduce((sum, { quantity }) => sum + quantity, 0);
+    const words = material.map(
+      ({ quantity, unit, description }) => `${quantityText(quantity, unit, system)} ${description.toLowerCase()}`,
+    );
+    return [...words, `${Number(total.toFixed(1))} hours`].join(", ");
+  };
+
+/** Who supplies what lies where something does; what is allowed where an amount is. */
+function materialNames(part: Waterproofing): string[] {
+  const values = kindOf(part).slot?.values(part);
+  return (["wall", "floor"] as const).flatMap((where) => {
+    if (values?.get(where === "wall" ? "wallsBy" : "floorBy") === "none") return [];
+    const allowed = part.choices[`${where}Material`] === "allowance";
+    return [`${where}Material`, ...(allowed ? [`${where}Allowance`] : [])];
+  });
+}
+
+/** Walls and floor below ground: their areas, how each is kept dry, what is put in, hours either way. */
+export default function WaterproofingScreen({ part }: { readonly part: Waterproofing }) {
+  const { context, rules, plan, parts } = useJob("context", "rules", "plan", "parts");
+  const figures = usePartFigures(part);
+  const { kind, slots, active, show, change, pad } = figures;
+  const standing = useMemo(
+    () => resolveWaterproofing(settledPart(part, context.system, rules), plan),
+    [part, context.system, rules, plan],
+  );
+  const drawing = kind.draw(standing, context, ALONE);
+  const rooms = parts.filter(isRoom);
+  const say = useMemo(() => live(context.system), [context.system]);
+  return (
+    <PartLayout
+      drawing={
+        drawing.kind === "none"
+          ? undefined
+          : (heightPx) => (
+              <AnyDrawing
+                drawing={drawing}
+                description={`Section of ${part.name}`}
+                heightPx={heightPx}
+                activePath={active}
+                onDimension={show}
+              />
+            )
+      }
+      pad={pad}
+      lists={
+        <>
+          <PartName part={part} />
+          <ConfirmPart partId={part.id} />
+          <LiveCount partId={part.id} say={say} />
+          <View className="gap-2">
+            <Title level={2}>Walls and floor of</Title>
+            <Picker
+              label="Walls and floor of"
+              options={[
+                { value: "", label: "Areas that are typed" },
+                ...rooms.map(({ id, name }) => ({ value: id, label: name })),
+              ]}
+              value={part.roomId}
+              onChange={(roomId) => change((now) => (now.kind === "waterproofing" ? { ...now, roomId } : now))}
+            />
+            {standing.found ? <Faint>{`They follow ${standing.found.name}, less its openings.`}</Faint> : null}
+          </View>
+          <FigureList slots={slots} activePath={active} onOpen={show} title="Below ground" />
+          <View className="gap-3">
+            <Title level={2}>Material</Title>
+            <NamedChoices part={part} names={materialNames(standing)} onChange={change} />
+          </View>
+          <HoursBothWays part={standing} onChange={change} />
+          <MeasureList measures={kind.measures(standing, context, ALONE)} drawing={undefined} />
+          <SlotChoices part={part} onChange={change} />
+          <UsesPanel part={part} />
+          <NotesAndPhotos part={part} />
+        </>
+      }
+    />
+  );
+}
