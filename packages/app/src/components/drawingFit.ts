@@ -5,10 +5,13 @@ export type Fit = {
   readonly pxPerNm: number;
   readonly x: (xNm: number) => number;
   readonly y: (yNm: number) => number;
+  /** The far side of the drawing. */
+  readonly rightNm: number;
 };
 
 const ROW_PX = 34;
 const SIDE_PX = 78;
+const COLUMN_PX = 70;
 const EDGE_PX = 12;
 /** A figure's width on the drawing, near enough to see whether it fits: so much of its height a character. */
 const CHARACTER_WIDTH = 0.52;
@@ -19,20 +22,35 @@ const LARGEST_DERIVED_PX = 12;
 const TARGET_PX = 34;
 
 /** All that placing a drawing on the canvas depends on. */
-export type Extent = { readonly widthNm: number; readonly heightNm: number; readonly rows: number };
+export type Extent = {
+  readonly widthNm: number;
+  readonly heightNm: number;
+  readonly rows: number;
+  /** Columns of heights on the left, and whether there is one on the right. */
+  readonly columns?: number;
+  readonly onRight?: boolean;
+};
 
 /** `rows` is 0 for a drawing shown without its figures. */
 export const extentOf = ({ widthNm, heightNm, dimensions }: ElevationDrawing, withDimensions: boolean): Extent => {
   const along = withDimensions ? dimensions.filter((each) => each.direction === "along") : [];
-  return { widthNm, heightNm, rows: along.reduce((most, each) => Math.max(most, each.row), 0) };
+  const up = withDimensions ? dimensions.filter((each) => each.direction === "up") : [];
+  return {
+    widthNm,
+    heightNm,
+    rows: along.reduce((most, each) => Math.max(most, each.row), 0),
+    columns: up.reduce((most, each) => Math.max(most, each.row), 1),
+    onRight: up.some(({ row }) => row === 0),
+  };
 };
 
 const footPx = ({ rows }: Extent): number => rows * ROW_PX + EDGE_PX;
-const sidePx = ({ rows }: Extent): number => (rows > 0 ? SIDE_PX : EDGE_PX);
+const sidePx = ({ rows, columns = 1 }: Extent): number => (rows > 0 ? SIDE_PX + (columns - 1) * COLUMN_PX : EDGE_PX);
+const rightPx = ({ onRight = false }: Extent): number => (onRight ? SIDE_PX : EDGE_PX);
 
 /** The height at which the drawing fills the width it has. */
 export function neededHeightPx(extent: Extent, widthPx: number): number {
-  const roomX = Math.max(1, widthPx - sidePx(extent) - EDGE_PX);
+  const roomX = Math.max(1, widthPx - sidePx(extent) - rightPx(extent));
   const scaled = (roomX * extent.heightNm) / Math.max(1, extent.widthNm);
   return Math.ceil(scaled + footPx(extent) + EDGE_PX);
 }
@@ -40,12 +58,12 @@ export function neededHeightPx(extent: Extent, widthPx: number): number {
 export function fitDrawing(extent: Extent, widthPx: number, heightPx: number): Fit {
   const left = sidePx(extent);
   const foot = footPx(extent);
-  const roomX = Math.max(1, widthPx - left - EDGE_PX);
+  const roomX = Math.max(1, widthPx - left - rightPx(extent));
   const roomY = Math.max(1, heightPx - foot - EDGE_PX);
   const pxPerNm = Math.min(roomX / Math.max(1, extent.widthNm), roomY / Math.max(1, extent.heightNm));
   const originX = left + (roomX - extent.widthNm * pxPerNm) / 2;
   const originY = heightPx - foot - (roomY - extent.heightNm * pxPerNm) / 2;
-  return { pxPerNm, x: (xNm) => originX + xNm * pxPerNm, y: (yNm) => originY - yNm * pxPerNm };
+  return { pxPerNm, x: (xNm) => originX + xNm * pxPerNm, y: (yNm) => originY - yNm * pxPerNm, rightNm: extent.widthNm };
 }
 
 type Segment = { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number };
@@ -108,16 +126,17 @@ function placeAlong(dimension: DrawnDimension, fit: Fit): PlacedDimension {
 function placeUp(dimension: DrawnDimension, fit: Fit): PlacedDimension {
   const y1 = fit.y(dimension.fromNm);
   const y2 = fit.y(dimension.toNm);
-  const x = fit.x(0) - 14;
+  const onRight = dimension.row === 0;
+  const x = onRight ? fit.x(fit.rightNm) + 14 : fit.x(0) - 14 - (Math.max(1, dimension.row) - 1) * COLUMN_PX;
   const middle = (y1 + y2) / 2;
   return {
     dimension,
     line: { x1: x, y1, x2: x, y2 },
     ticks: [tickAt(x, y1), tickAt(x, y2)],
-    text: { x: x - 34, y: middle + 5 },
+    text: { x: onRight ? x + 34 : x - 34, y: middle + 5 },
     fits: true,
     fontSizePx: LARGEST_FIGURE_PX - 1,
-    button: { left: x - 68, top: middle - 24, width: 66, height: 48 },
+    button: { left: onRight ? x + 2 : x - 68, top: middle - 24, width: 66, height: 48 },
     name: nameOf(dimension),
   };
 }

@@ -21,7 +21,7 @@ export type DrawnDimension = {
   readonly direction: "along" | "up";
   readonly fromNm: Nanometres;
   readonly toNm: Nanometres;
-  /** Which line of figures it sits on, counted outward from the drawing. */
+  /** Which line of figures it sits on, counted outward from the drawing; of heights 0 is the one on its right. */
   readonly row: number;
   readonly text: string;
   readonly path?: string;

@@ -1,5 +1,5 @@
 export * from "./bars";
-export { type GroundChoices, groundChoicesOf } from "./choices";
+export { GROUND_PARAMETERS, type GroundChoices, groundChoicesOf } from "./choices";
 export { type ChosenLayer, chosenLayers } from "./layersOf";
 export { MESH_SHEETS } from "./meshSheets";
 export { ribName } from "./plate/figures";

@@ -1,5 +1,5 @@
 import type { Drawing, PlanFigure, PlanLabel, PlanShape } from "../../drawing/drawing";
-import { boundsOf, headingFrom, rightOf } from "../../geometry";
+import { along, boundsOf, headingFrom, rightOf } from "../../geometry";
 import type { PartContext } from "../../parts/partKind";
 import { cornersOf, edgeLetter } from "../../parts/walkedOutline";
 import { formatLength } from "../../units";
@@ -19,11 +19,14 @@ function edgeFigures(plate: Plate, shape: PlateShape, { system }: PartContext): 
   return shape.edges.flatMap(({ edge, from, to }): PlanFigure[] => {
     const heading = headingFrom(from, to);
     if (!heading) return [];
+    // Beyond the toe, so that the figure does not lie over it.
+    const toeNm = shape.toes.some(({ edgeId }) => edgeId === edge.id) ? (plate.toeWidth.valueNm ?? 0) : 0;
+    const beyond = (point: typeof from) => along(point, rightOf(heading), toeNm);
     return [
       {
         id: edge.id,
-        from,
-        to,
+        from: beyond(from),
+        to: beyond(to),
         towards: rightOf(heading),
         side: "outside",
         text: formatLength(edge.length.valueNm ?? 0, system),
@@ -59,7 +62,7 @@ export function drawPlate(plate: Plate, context: PartContext): Drawing {
     return walked ? { kind: "plan", shapes: [walk], figures: [], labels: [] } : { kind: "none" };
   }
   const toes = shape.toes.map(({ edgeId, ring }): PlanShape => {
-    return { id: `toe-${edgeId}`, role: "beam", points: ring, closed: true };
+    return { id: `toe-${edgeId}`, role: "concrete", points: ring, closed: true };
   });
   return {
     kind: "plan",

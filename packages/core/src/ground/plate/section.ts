@@ -58,7 +58,7 @@ function figuresOf(plate: Plate, choices: GroundChoices, { beamNm, toeNm }: Widt
     up("thickness", levels.slabNm, levels.topNm, 1),
     ...(beamNm > 0 ? [across("beamWidth", 0, beamNm), up("beamDepth", bottomNm, levels.topNm, 2)] : []),
     ...(toeNm > 0 ? [across("toeWidth", -toeNm, 0), up("toeDepth", bottomNm, bottomNm + toeDepth, 1)] : []),
-    ...(levels.topNm > 0 ? [up("top", 0, levels.topNm, beamNm > 0 ? 3 : 2)] : []),
+    ...(levels.topNm > 0 ? [up("top", 0, levels.topNm, 0)] : []),
   ];
 }
 

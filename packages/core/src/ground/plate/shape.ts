@@ -11,7 +11,6 @@ import {
   polygonArea,
   rightOf,
   signedArea,
-  union,
 } from "../../geometry";
 import { outlineOf, type PlacedEdge } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
@@ -214,7 +213,7 @@ function shapeOf(plate: Plate): PlateShape | undefined {
     edgeBeams,
     ribs: apart(ribs),
     ...toesOf(plate, edges),
-    field: inner.length === 0 ? [] : differenceRings(inner, union(whole)).filter((ring) => signedArea(ring) > 0),
+    field: inner.length === 0 ? [] : differenceRings(inner, whole).filter((ring) => signedArea(ring) > 0),
     beamsMeet,
     overlapping: overlappingRibs(ribs),
   };

@@ -1,4 +1,4 @@
-import { differenceRings, type Polygon, signedArea, union } from "../../geometry";
+import { differenceRings, overlapRings, type Polygon, signedArea } from "../../geometry";
 import type { Nanometres } from "../../units";
 import type { GroundChoices } from "../choices";
 import type { Prism } from "../prism";
@@ -98,10 +98,11 @@ const prism = (id: string, role: string, rings: readonly Polygon[], fromNm: Nano
     ? rings.map((ring, index) => ({ id: index === 0 ? id : `${id}/${index + 1}`, role, ring, fromNm, toNm }))
     : [];
 
-const without = (rings: readonly Polygon[], taken: readonly Polygon[]): Polygon[] => {
-  const all = union(taken);
-  return rings.flatMap((ring) => differenceRings(ring, all)).filter((ring) => signedArea(ring) > 0);
-};
+/** What others leave of rings. Each is clipped as it is: joined first, those round a yard would take the yard with them. */
+const without = (rings: readonly Polygon[], taken: readonly Polygon[]): Polygon[] =>
+  taken.length === 0
+    ? [...rings]
+    : rings.flatMap((ring) => differenceRings(ring, taken)).filter((ring) => signedArea(ring) > 0);
 
 type Everything = { readonly footing: readonly Polygon[]; readonly wall: readonly Polygon[] };
 
@@ -139,14 +140,34 @@ export function stripPrisms(strip: StripFigures, choices: GroundChoices): readon
     footing: placed.flatMap((each) => each.footing),
     wall: placed.flatMap((each) => each.wall),
   };
-  return placed.flatMap((each) => prismsAt(each, all, strip, choices));
+  return [
+    ...placed.flatMap((each) => prismsAt(each, all, strip, choices)),
+    ...placed.flatMap((each) => underHigher(each, placed, choices)),
+  ];
+}
+
+/** Where a footing lies in the dig of one that lies lower, or its wall on that one: what is left beneath is filled in again. */
+function underHigher(lower: Placed, placed: readonly Placed[], { blinding, fill }: GroundChoices): Prism[] {
+  const dugNm = ({ level }: Placed) => level.bottomNm - blinding - fill;
+  const higher = placed.filter(({ level }) => level.bottomNm > lower.level.bottomNm);
+  const shared = (a: readonly Polygon[], b: readonly Polygon[]) =>
+    a.flatMap((ring) => b.flatMap((other) => overlapRings(ring, other)));
+  return higher.flatMap((each) => {
+    const id = `${lower.id}-${each.id}`;
+    const beneath = shared(lower.dig, each.footing);
+    const walled = shared(lower.footing, each.wall);
+    return [
+      ...prism(`backfill-under-${id}`, "backfill", beneath, dugNm(lower), dugNm(each)),
+      ...prism(`backfill-on-${id}`, "backfill", walled, lower.level.topNm, each.level.topNm),
+    ];
+  });
 }
 
 /** Each place without what those before it already are, where bands lie in each other: a yard narrower than its footings. */
 function onceEach(placed: readonly Placed[]): Placed[] {
   const taken = { footing: [] as Polygon[], wall: [] as Polygon[], dig: [] as Polygon[] };
   const own = (name: keyof typeof taken, rings: readonly Polygon[]): readonly Polygon[] => {
-    const left = taken[name].length === 0 ? rings : without(rings, taken[name]);
+    const left = without(rings, taken[name]);
     taken[name].push(...rings);
     return left;
   };

@@ -95,7 +95,7 @@ export function padSection(pad: Pad, context: PartContext): ElevationDrawing | u
     [
       { id: path, path, direction: "along", fromNm: -wideNm / 2, toNm: wideNm / 2, row: 1, text: say(wideNm) },
       up("height", bottomNm, topNm, 1),
-      ...(topNm > 0 ? [up("top", 0, topNm, 2)] : []),
+      ...(topNm > 0 ? [up("top", 0, topNm, 0)] : []),
     ],
   );
 }

@@ -70,7 +70,7 @@ export function drawWaterproofing(
       box(
         "sump",
         "dry-sump",
-        "earth",
+        "lintel",
         WALL + SHOWN - SUMP.wide - millimetres(100),
         floorTop - FLOOR - SUMP.deep,
         SUMP.wide,

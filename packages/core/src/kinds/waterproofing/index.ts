@@ -20,7 +20,7 @@ const LARGEST_AREA_M2 = 10_000;
 
 const dimensions = ({ roomId, wallHeight, channelLength }: Waterproofing): DimensionSlot[] => [
   ...(roomId === "" ? [{ path: "wallHeight", label: "Height of the walls", of: "", dimension: wallHeight }] : []),
-  { path: "channelLength", label: "Length of the channel", of: "", dimension: channelLength },
+  { path: "channelLength", label: "Channel, where it is not all round", of: "", dimension: channelLength },
 ];
 
 const areaSlots = ({ roomId, wallArea, floorArea }: Waterproofing): FigureSlot[] => {
