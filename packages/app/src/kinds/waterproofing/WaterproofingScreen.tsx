@@ -1,7 +1,6 @@
 import {
   ALONE,
   isRoom,
-  kindOf,
   type PartCount,
   quantityText,
   resolveWaterproofing,
@@ -9,7 +8,6 @@ import {
 } from "@wide-porch/core";
 import { useMemo } from "react";
 import { View } from "react-native";
-import { NamedChoices } from "../../assembly/NamedChoices";
 import { SlotChoices } from "../../assembly/SlotChoices";
 import { UsesPanel } from "../../assembly/UsesPanel";
 import { AnyDrawing } from "../../components/AnyDrawing";
@@ -26,6 +24,7 @@ import { PartName } from "../../measure/PartName";
 import { usePartFigures } from "../../measure/usePartFigures";
 import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { HoursBothWays } from "./HoursBothWays";
+import { MaterialPanel } from "./MaterialPanel";
 
 /** Which of several rules says what lines walls, and what lies on the floor. */
 const SAID = /^(wall|floor)(Membrane|Slurry)(Allowed|Customer)?$/;
@@ -41,16 +40,6 @@ const live =
     );
     return [...words, `${Number(total.toFixed(1))} hours`].join(", ");
   };
-
-/** Who supplies what lies where something does; what is allowed where an amount is. */
-function materialNames(part: Waterproofing): string[] {
-  const values = kindOf(part).slot?.values(part);
-  return (["wall", "floor"] as const).flatMap((where) => {
-    if (values?.get(where === "wall" ? "wallsBy" : "floorBy") === "none") return [];
-    const allowed = part.choices[`${where}Material`] === "allowance";
-    return [`${where}Material`, ...(allowed ? [`${where}Allowance`] : [])];
-  });
-}
 
 /** Walls and floor below ground: their areas, how each is kept dry, what is put in, hours either way. */
 export default function WaterproofingScreen({ part }: { readonly part: Waterproofing }) {
@@ -99,10 +88,7 @@ export default function WaterproofingScreen({ part }: { readonly part: Waterproo
             {standing.found ? <Faint>{`They follow ${standing.found.name}, less its openings.`}</Faint> : null}
           </View>
           <FigureList slots={slots} activePath={active} onOpen={show} title="Below ground" />
-          <View className="gap-3">
-            <Title level={2}>Material</Title>
-            <NamedChoices part={part} names={materialNames(standing)} onChange={change} />
-          </View>
+          <MaterialPanel part={standing} onChange={change} />
           <HoursBothWays part={standing} onChange={change} />
           <MeasureList measures={kind.measures(standing, context, ALONE)} drawing={undefined} />
           <SlotChoices part={part} onChange={change} />
