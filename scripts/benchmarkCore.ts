@@ -11,10 +11,14 @@ import {
   newRoofFeature,
   orderJob,
   partContext,
+  type Raft,
+  type Rib,
   type Roof,
   type RoofFeature,
+  raftKind,
   readPrices,
   roofKind,
+  unmeasured,
 } from "@wide-porch/core/reckoning";
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import { HyperFormula } from "hyperformula";
@@ -223,3 +227,32 @@ function benchmarkPrices(): void {
   );
 }
 benchmarkPrices();
+
+/** A raft of 12 x 8 m with three ribs: every bar, link, sheet and layer, and every line. */
+const [ribA, ribB, ribC] = ["p", "q", "r"].map((id, index): Rib => {
+  const of = (mm: number) => measured(mm * 1_000_000, "");
+  return { id, runs: index === 0 ? "along" : "across", at: unmeasured, width: of(300), depth: of(600) };
+});
+const raftOf = (round: number): Raft => {
+  const raft = raftKind.defaults("raft", "Raft", partContext("metric", library));
+  const lengths = [12_000 + round, 8000, 12_000 + round, 8000];
+  return {
+    ...raft,
+    edges: raft.edges.map((edge, index) => ({ ...edge, length: measured((lengths[index] ?? 0) * 1_000_000, "") })),
+    ribs: [ribA, ribB, ribC].filter((rib) => rib !== undefined),
+  };
+};
+const raftPieces = countPart(raftOf(0), "metric", library).pieces.length;
+report(
+  `a raft with three ribs recounted, ${raftPieces} pieces`,
+  times((round) => countPart(raftOf(round), "metric", library)),
+  5,
+);
+const grounded = Array.from({ length: 40 }, (_, index) => ({ ...raftOf(index), id: `raft-${index}` }));
+const groundLines = countJob(grounded, "metric", library).flatMap((count) => count.lines);
+const shared = groundLines.filter(({ itemCode }) => /^(spoil|concrete|plant)\//.test(itemCode));
+report(
+  `skips, loads and hired days shared over 40 parts, ${shared.length} lines`,
+  times(() => orderJob(shared, starterPriceList, "metric")),
+  2,
+);

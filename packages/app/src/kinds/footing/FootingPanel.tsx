@@ -12,17 +12,20 @@ import {
   MOST_INNER_LINES,
   MOST_STEPS,
   millimetres,
+  type StoreyPlan,
   stepName,
   unmeasured,
 } from "@wide-porch/core";
+import { useState } from "react";
 import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Choice } from "../../components/Choice";
-import { Title } from "../../components/Text";
+import { Title, Warning } from "../../components/Text";
 import { FromStorey } from "../../ground/FromStorey";
 import { OutlineEdges } from "../../ground/OutlineEdges";
 import { Plus, Trash2 } from "../../icons";
 import { useJob } from "../../job/JobContext";
+import { useJobLater } from "../../job/useJobLater";
 import { FigureList } from "../../measure/FigureList";
 import { newId } from "../../sync/newId";
 
@@ -54,9 +57,18 @@ type Props = {
 /** A footing's lines, what stands on it, footings within, and where it steps down. */
 export function FootingPanel(props: Props) {
   const { footing, slots, active, onChange, onFigure } = props;
+  const { plan } = useJobLater("plan");
+  const [left, setLeft] = useState(0);
+  const take = (storey: StoreyPlan) => {
+    const under = footingUnderStorey(footing, storey, plan);
+    if (onChange((now) => footingUnderStorey(now, storey, plan).footing)) setLeft(under.left);
+  };
   return (
     <View className="gap-4">
-      <FromStorey onTake={(storey) => onChange((now) => footingUnderStorey(now, storey))} />
+      <FromStorey onTake={take} />
+      {left > 0 ? (
+        <Warning>{`${left} walls that carry run only part of the way across: put footings in for them by hand.`}</Warning>
+      ) : null}
       <OutlineEdges
         edges={footing.edges}
         slots={slots}

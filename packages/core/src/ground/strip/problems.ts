@@ -3,7 +3,7 @@ import { atMost, LARGEST_SIDE_NM } from "../../parts/limits";
 import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { outlineOf } from "../../parts/walkedOutline";
 import { type Problem, problem } from "../../problems/problem";
-import { formatLength, type MeasuringSystem, metres } from "../../units";
+import { formatLength, inches, type MeasuringSystem, metres } from "../../units";
 import { lineLetter, lineName, stepName, stripDimensions } from "./figures";
 import type { StripFigures } from "./schema";
 import { bandOf, reachOf, stripOutline } from "./shape";
@@ -49,6 +49,10 @@ export function stripTold(strip: StripFigures, system: MeasuringSystem): Problem
   if (below < thickness) {
     const message = `The footing stands ${say(thickness - below)} out of the ground.`;
     found.push(problem("footing-above-ground", "below", message));
+  }
+  if (system === "imperial" && below < inches(12)) {
+    const message = `Its underside is ${say(below)} below the ground: IRC R403.1.4 has at least 12 in, and below the frost where it freezes.`;
+    found.push(problem("shallow-footing", "below", message));
   }
   if (bandOf(outline, reachOf(strip, widthNm)).meets) {
     const message = `Footings ${say(widthNm)} wide meet across the middle: what they share is counted once.`;

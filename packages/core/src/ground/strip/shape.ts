@@ -116,7 +116,8 @@ export function stretchOf(quad: Band["quads"][number], fromNm: Nanometres, toNm:
   const on = (side: Line, nm: Nanometres, end: "from" | "to"): Point => {
     if ((end === "from" && nm <= 0) || (end === "to" && nm >= lengthNm - 1)) return side[end];
     const startNm = dot(minus(side.from, line.from), heading);
-    return along(side.from, heading, nm - startNm);
+    // Near a corner one side ends before the other: a stretch ends with it, so that what is cut is still all of it, once.
+    return along(side.from, heading, Math.min(Math.max(0, nm - startNm), distance(side.from, side.to)));
   };
   return [on(outer, fromNm, "from"), on(outer, toNm, "to"), on(inner, toNm, "to"), on(inner, fromNm, "from")];
 }

@@ -189,6 +189,12 @@ describe("what is odd is said beside its figure, and the rest is counted", () =>
     expect(of("placed")).toBeGreaterThan(0);
   });
 
+  it("shallow ones in the words of IRC R403.1.4, at least 12 in; metric ones are told nothing of it", () => {
+    const shallow = { below: figure(inches(11)), thickness: figure(inches(6)) };
+    expect(counted({ ...base, ...shallow }, "imperial").problems.map(({ code }) => code)).toContain("shallow-footing");
+    expect(codes({ ...base, ...shallow }).map(([code]) => code)).not.toContain("shallow-footing");
+  });
+
   it("refuses nothing, less than nothing and what no house has; waits while a side is not measured", () => {
     const problems = (change: Partial<Footing>) =>
       footingKind.problems({ ...base, ...change }, contexts.metric).map(({ path }) => path);

@@ -1,9 +1,8 @@
-import { starterPriceList } from "@wide-porch/library";
 import { countPart } from "../../count/countPart";
 import { isBar } from "../../drawing/piece";
 import { BAR_IDS, BAR_SIZES, barSchedule, lappedLengths, linkLengthNm } from "../../ground";
 import { raftOf, ribOf, slabOf } from "../../testing/ground";
-import { contexts, library } from "../../testing/library";
+import { assemblyOf, contexts, library, starterCompanySettings, starterPriceList } from "../../testing/library";
 import { feet, inches, metres, millimetres, NM_PER_M, toMetres } from "../../units";
 import { type Raft, raftKind } from "./index";
 
@@ -307,4 +306,45 @@ it("measures in feet: a raft 24 x 16 ft, slab 6 in, beams 16 x 24 in (arithmetic
   const cubicFeet = 192 + (384 - (24 - 32 / 12) * (16 - 32 / 12)) * 1.5;
   expect(counted(raft, "imperial").of("placed") / 0.3048 ** 3).toBeCloseTo(cubicFeet, 5);
   expect(feet(1)).toBe(inches(12));
+});
+
+describe("what the trade and its tables say", () => {
+  const item = (code: string) => starterPriceList.find((each) => each.code === code);
+
+  it("mesh weighs 2.22, 3.02, 3.95 and 6.16 kg a m²: BS 4483, from memory", () => {
+    const masses = ["a142", "a193", "a252", "a393"].map(
+      (id) => (item(`mesh/${id}-sheet-4.8x2.4`)?.massKg ?? 0) / 11.52,
+    );
+    expect(masses.map((each) => Number(each.toFixed(2)))).toEqual([2.22, 3.02, 3.95, 6.16]);
+  });
+
+  it("1:2:4 takes 1.54 of dry materials, 50 kg of cement to 0.0347 m³: 317 kg to a m³ (common practice)", () => {
+    const site = raftOf("metric", PLAIN, { choices: { concreteBy: "site", concreteWaste: 0 } });
+    const { of } = counted(site);
+    expect(of("cement") / of("placed")).toBeCloseTo(((1.54 / 7) * 50) / 0.0347, 6);
+    expect(of("readyMix")).toBe(0);
+  });
+
+  it("firm ground takes 2 to 3 hours a m³ by hand, and a 1.5 t machine digs 3 to 5 m³ an hour (common practice)", () => {
+    const byHand = Number(starterCompanySettings.pricing.tasks.find(({ id }) => id === "dig-by-hand")?.hoursPerUnit);
+    expect([byHand >= 2, byHand <= 3]).toEqual([true, true]);
+    const anHour =
+      (assemblyOf("metric", "raft").parameters.find(({ name }) => name === "diggerOutput")?.default as number) / 8;
+    expect([anHour >= 3, anHour <= 5]).toEqual([true, true]);
+  });
+
+  it("a membrane is lapped 6 in (IRC R506.2.3, from memory): 24 x 32 ft in rolls of 20 ft is one lap 32 ft long", () => {
+    const slab = slabOf("imperial", { "edges.a.length": "32'", "edges.b.length": "24'", thickness: '4"' });
+    expect(counted(slab, "imperial").of("membraneNeeded") / 0.3048 ** 2).toBeCloseTo(24 * 32 + 0.5 * 32, 6);
+  });
+
+  it("spoil is in words that a customer understands, with amounts", () => {
+    const words = counted(
+      raftOf("metric", PLAIN, { choices: { spoilBy: "lorry", digBy: "hand", loadBy: "hand" } }),
+    ).scope.join(" ");
+    expect(words).toMatch(
+      /Excavate about [\d.]+ m³ by hand, load by hand and take away about [\d.]+ m³ of spoil in \d lorry loads\./,
+    );
+    expect(words).toContain("ready-mixed concrete, C25/30");
+  });
 });

@@ -5,7 +5,7 @@ import { barSize } from "../../../ground";
 import { type GroundChoices, groundChoicesOf } from "../../../ground/choices";
 import type { LaidPart, Site } from "../../../layouts";
 import { type Problem, problem } from "../../../problems/problem";
-import { formatLength, type MeasuringSystem, type Nanometres } from "../../../units";
+import { formatLength, inches, type MeasuringSystem, type Nanometres } from "../../../units";
 import { levelBar, uprightBar } from "../../raft/build/barPiece";
 import { type Face, laidInGround } from "../../raft/build/ground";
 import { manyWords } from "../../raft/build/layOut";
@@ -64,6 +64,10 @@ function padTold(pad: Pad, choices: GroundChoices, system: MeasuringSystem): Pro
   if (steel && 2 * choices.cover >= least) {
     const message = `A cover of ${say(choices.cover)} all round leaves no room for steel in what is ${say(least)} across: it counts none there.`;
     found.push(problem("cover-wider-than-pad", "choices.cover", message));
+  }
+  if (system === "imperial" && bottomNm < 0 && -bottomNm < inches(12)) {
+    const message = `Its underside is ${say(-bottomNm)} below the ground: IRC R403.1.4 has at least 12 in, and below the frost where it freezes.`;
+    found.push(problem("shallow-footing", "height", message));
   }
   if (bottomNm >= 0) {
     const message = `It stands ${say(bottomNm)} above the ground: nothing is dug.`;

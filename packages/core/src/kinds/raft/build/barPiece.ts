@@ -1,15 +1,20 @@
 import type { BarPiece, BarShape } from "../../../drawing/piece";
-import { along, boundsOf, type Direction, leftOf, type Point } from "../../../geometry";
+import type { Space, SpaceFigure } from "../../../drawing/spaceFigure";
+import { along, type Direction, leftOf, type Point } from "../../../geometry";
 import { barSize } from "../../../ground";
 import { type Nanometres, toMetres } from "../../../units";
 
+const UP: Space = [0, 1, 0];
+
 type Bar = Pick<BarPiece, "id" | "role" | "itemId" | "cutLengthNm" | "legsNm" | "of"> & { readonly shape: BarShape };
 
-const rectangleRound = (points: readonly Point[]) => {
-  const bounds = boundsOf(points);
-  const { min, max } = bounds ?? { min: { xNm: 0, yNm: 0 }, max: { xNm: 0, yNm: 0 } };
-  return { ...min, widthNm: max.xNm - min.xNm, heightNm: max.yNm - min.yNm };
-};
+/** The rectangle round two places. There are hundreds of bars in a raft: it is not worked out by way of any outline. */
+const rectangleRound = (a: Point, b: Point) => ({
+  xNm: Math.min(a.xNm, b.xNm),
+  yNm: Math.min(a.yNm, b.yNm),
+  widthNm: Math.abs(a.xNm - b.xNm),
+  heightNm: Math.abs(a.yNm - b.yNm),
+});
 
 /** A bar that lies level: along a heading from a place, so long, its middle at a height above the ground. */
 export function levelBar(
@@ -24,13 +29,13 @@ export function levelBar(
   const halfM = toMetres(diameterNm) / 2;
   return {
     ...bar,
-    ...rectangleRound([from, to]),
+    ...rectangleRound(from, to),
     points: [from, to],
     inSpace: {
       frame: {
         origin: [toMetres(from.xNm), toMetres(heightNm), -toMetres(from.yNm)],
         along: [heading.x, 0, -heading.y],
-        up: [0, 1, 0],
+        up: UP,
       },
       outline: [
         [0, -halfM],
@@ -44,27 +49,38 @@ export function levelBar(
   };
 }
 
-/** A closed link seen as a thin plate across its beam: its middle on plan, the beam's heading, its legs, and the height of its foot. */
-export function linkPiece(bar: Bar, middle: Point, beamHeading: Direction, footNm: Nanometres): BarPiece {
-  const [wideNm = 0, highNm = 0] = bar.legsNm;
+/** What all links of one beam are alike. */
+export type LinkShape3D = Pick<SpaceFigure, "outline" | "nearM" | "depthM">;
+
+/** A link seen square on, by its legs and its size of bar. */
+export function linkShape(barId: string, [wideNm, highNm]: readonly [Nanometres, Nanometres]): LinkShape3D {
+  const d = toMetres(barSize(barId).diameterNm);
+  return { outline: linkOutline(toMetres(wideNm), toMetres(highNm), d), nearM: -d / 2, depthM: d };
+}
+
+/** A closed link across its beam: its middle on plan, the beam's heading, and the height of its foot. */
+export function linkPiece(
+  bar: Bar,
+  shape: LinkShape3D,
+  middle: Point,
+  beamHeading: Direction,
+  footNm: Nanometres,
+): BarPiece {
+  const [wideNm = 0] = bar.legsNm;
   const across = leftOf(beamHeading);
   const from = along(middle, across, -wideNm / 2);
   const to = along(middle, across, wideNm / 2);
-  const { diameterNm } = barSize(bar.itemId);
-  const d = toMetres(diameterNm);
   return {
     ...bar,
-    ...rectangleRound([from, to]),
+    ...rectangleRound(from, to),
     points: [from, to],
     inSpace: {
+      ...shape,
       frame: {
         origin: [toMetres(from.xNm), toMetres(footNm), -toMetres(from.yNm)],
         along: [across.x, 0, -across.y],
-        up: [0, 1, 0],
+        up: UP,
       },
-      outline: linkOutline(toMetres(wideNm), toMetres(highNm), d),
-      nearM: -d / 2,
-      depthM: d,
     },
   };
 }

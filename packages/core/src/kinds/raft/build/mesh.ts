@@ -1,10 +1,10 @@
 import type { BarPiece, HardwarePiece, SheetPiece } from "../../../drawing/piece";
 import type { SpaceFigure } from "../../../drawing/spaceFigure";
-import { boundsOf, isInside, overlapRings, type Polygon } from "../../../geometry";
+import { boundsOf, isInside, overlapRings, type Polygon, polygonArea } from "../../../geometry";
 import { MESH_SHEETS } from "../../../ground";
 import type { GroundChoices } from "../../../ground/choices";
 import { nestPieces } from "../../../layouts";
-import { inches, millimetres, type Nanometres, toMetres } from "../../../units";
+import { areaOf, inches, millimetres, type Nanometres, toMetres } from "../../../units";
 import { levelBar } from "./barPiece";
 
 /** Smaller cuttings than this are not kept (common practice). */
@@ -82,8 +82,22 @@ const lying = (cell: Cell, heightNm: Nanometres, deepNm: Nanometres): SpaceFigur
   depthM: toMetres(deepNm),
 });
 
+const rectangles = new WeakMap<Polygon, boolean>();
+
+/** Whether it fills the rectangle round it: nothing of that has to be clipped then. */
+function isRectangle(polygon: Polygon): boolean {
+  const known = rectangles.get(polygon);
+  if (known !== undefined) return known;
+  const bounds = boundsOf(polygon);
+  const round = bounds ? areaOf(bounds.max.xNm - bounds.min.xNm, bounds.max.yNm - bounds.min.yNm) : 0;
+  const is = Math.abs(round - polygonArea(polygon)) < 1e-9;
+  rectangles.set(polygon, is);
+  return is;
+}
+
 /** What of a sheet lies on the slab: cut to the rectangle round that, nothing where it misses it. */
 function cellOf(polygon: Polygon, cell: Cell): Cell[] {
+  if (isRectangle(polygon)) return [cell];
   const ring = cornersOf(cell).map(([xNm, yNm]) => ({ xNm, yNm }));
   const bounds = boundsOf(overlapRings(polygon, ring).flat());
   if (!bounds) return [];
@@ -104,11 +118,12 @@ export function chairsUnder(polygon: Polygon, choices: GroundChoices, topNm: Nan
     return Array.from({ length: count }, (_, index) => from + ((to - from) * (index + 0.5)) / count);
   };
   const { min, max } = bounds;
+  const whole = isRectangle(polygon);
   const rows = places(min.yNm, max.yNm);
   return places(min.xNm, max.xNm).flatMap((x, column) =>
     rows.flatMap((y, row): HardwarePiece[] => {
       const [xNm, yNm] = [Math.round(x), Math.round(y)];
-      if (!isInside(polygon, { xNm, yNm })) return [];
+      if (!whole && !isInside(polygon, { xNm, yNm })) return [];
       const cell = { xNm, yNm, widthNm: CHAIR_NM, heightNm: CHAIR_NM };
       return [
         {

@@ -6,7 +6,7 @@ import { type PlateLevels, plateLevels, undersideNm } from "../../../ground/plat
 import type { Plate } from "../../../ground/plate/schema";
 import { type BeamOnPlan, plateShape, runHeading, runLengthNm } from "../../../ground/plate/shape";
 import type { Nanometres } from "../../../units";
-import { levelBar, linkPiece } from "./barPiece";
+import { levelBar, linkPiece, linkShape as linkSeen } from "./barPiece";
 
 /** The longest that each size of bar is sold in, by its id. */
 export type LongestBar = (barId: string) => Nanometres;
@@ -53,8 +53,8 @@ function beamSteel(beam: BeamOnPlan, { choices, longest, levels }: Tied): BarPie
   const heading = runHeading(beam.run);
   const runNm = runLengthNm(beam.run);
   // Of an edge beam the run is the outside: its middle lies half its width in.
-  const middle = (nm: Nanometres): Point =>
-    along(along(beam.run.from, heading, nm), leftOf(heading), beam.intoNm > 0 ? 0 : beam.widthNm / 2);
+  const start = along(beam.run.from, leftOf(heading), beam.intoNm > 0 ? 0 : beam.widthNm / 2);
+  const middle = (nm: Nanometres): Point => along(start, heading, nm);
   const footNm = undersideNm(levels, beam.depthNm) + cover;
   const main = (row: "top" | "bottom", count: number): BarPiece[] => {
     const held = linkSpacing > 0 ? link : 0;
@@ -74,11 +74,13 @@ function beamSteel(beam: BeamOnPlan, { choices, longest, levels }: Tied): BarPie
     const alongNm = runNm - 2 * cover;
     const count = atSpacing(alongNm, linkSpacing);
     const cutLengthNm = linkLengthNm([wideNm, highNm], linkHook, link, linkShape);
-    const shape = linkShape === "hooks" ? ("link" as const) : ("51" as const);
+    const bent = linkShape === "hooks" ? ("link" as const) : ("51" as const);
+    const legsNm = [wideNm, highNm, linkHook];
+    const seen = linkSeen(linkBar, [wideNm, highNm]);
     return Array.from({ length: count }, (_, index) => {
       const place = middle(cover + (count === 1 ? alongNm / 2 : (alongNm * index) / (count - 1)));
       const bar = { id: `${beam.id}-link-${index + 1}`, role: "link", itemId: linkBar, of: beam.name };
-      return linkPiece({ ...bar, shape, cutLengthNm, legsNm: [wideNm, highNm, linkHook] }, place, heading, footNm);
+      return linkPiece({ ...bar, shape: bent, cutLengthNm, legsNm }, seen, place, heading, footNm);
     });
   };
   return [...main("top", choices.mainTop), ...main("bottom", choices.mainBottom), ...links()];
