@@ -108,20 +108,11 @@ async function wide(browser, address) {
     await page.screenshot({ path: `${folder}/${name}.png` });
   };
   const job = await openLanternHouse(page, address);
-  await page.goto(`${job}/measure/plan?storey=Ground`);
-  await page.getByRole("heading", { name: "Plan of Ground" }).waitFor();
-  await take("plan-wide");
   await page.goto(`${job}/price/worksheet`);
   await page.getByText("Boarding (").first().click();
   await page.getByText("Joint compound").first().click();
   await page.getByText("How it was counted").waitFor();
   await take("worksheet-wide");
-  await page.goto(`${job}/count`);
-  await page
-    .getByRole("button", { name: /^Headers/ })
-    .first()
-    .click();
-  await take("count-wide");
   await page.goto(`${address}/assemblies/imperial/inside-wall`);
   await page.getByText("Worked examples").waitFor();
   await page.getByRole("button", { name: /^Rule Insulation/ }).click();
@@ -132,6 +123,28 @@ async function wide(browser, address) {
     .waitFor();
   await page.getByRole("textbox", { name: "Formula", exact: true }).scrollIntoViewIfNeeded();
   await take("editor-wide");
+}
+
+/** A raft cut through, and a cellar that is kept dry. */
+async function ground(browser, address) {
+  const page = await (await browser.newContext({ viewport: PHONE })).newPage();
+  await page.goto(address);
+  await page.getByRole("button", { name: /Ros Adeyemi-Lund/ }).click();
+  await page.getByText("Quillmoor").click();
+  await page.getByRole("link", { name: /^Studio raft/ }).click();
+  await page.getByTestId("live-count").waitFor();
+  await page.getByRole("radio", { name: "Shown: Section" }).click();
+  await page.getByRole("button", { name: "Side by side: dug" }).click();
+  await page.getByRole("list", { name: "Side by side: dug" }).waitFor();
+  await page.getByRole("radiogroup", { name: "Dug" }).scrollIntoViewIfNeeded();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: `${folder}/ground.png` });
+  await page.goto(`${address}/jobs`);
+  await page.getByText("Bramblegate").click();
+  await page.getByRole("link", { name: /^Keeping the laundry dry/ }).click();
+  await page.getByTestId("live-count").waitFor();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: `${folder}/cellar.png` });
 }
 
 /** A wall of blocks with a gable, course by course. */
@@ -152,7 +165,8 @@ await withDemoServer(async (address) => {
   try {
     await phone(browser, address);
     await wide(browser, address);
-    await masonry(browser, address);
+    await ground(browser, address);
+  await masonry(browser, address);
   } finally {
     await browser.close();
   }
