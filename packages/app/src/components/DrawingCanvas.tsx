@@ -27,13 +27,13 @@ type Props = {
 export const DrawingCanvas = memo(function DrawingCanvas(props: Props) {
   const { drawing, description, showDimensions = true } = props;
   const [widthPx, setWidthPx] = useState(0);
-  const { widthNm, heightNm, rows } = extentOf(drawing, showDimensions);
-  const needed = neededHeightPx({ widthNm, heightNm, rows }, widthPx);
+  const { widthNm, heightNm, rows, columns, onRight } = extentOf(drawing, showDimensions);
+  const needed = neededHeightPx({ widthNm, heightNm, rows, columns, onRight }, widthPx);
   const heightPx = widthPx > 0 ? Math.min(props.heightPx, needed) : props.heightPx;
   // By its figures, not by the drawing, which comes anew at each change: shapes that stay are not drawn again.
   const fit = useMemo(
-    () => fitDrawing({ widthNm, heightNm, rows }, widthPx, heightPx),
-    [widthNm, heightNm, rows, widthPx, heightPx],
+    () => fitDrawing({ widthNm, heightNm, rows, columns, onRight }, widthPx, heightPx),
+    [widthNm, heightNm, rows, columns, onRight, widthPx, heightPx],
   );
   const activeOpening = props.activePath?.startsWith("openings.") ? props.activePath.split(".")[1] : undefined;
   const placed = showDimensions ? drawing.dimensions.map((dimension) => placeDimension(dimension, fit)) : [];

@@ -27,8 +27,8 @@ export type Extent = {
   readonly heightNm: number;
   readonly rows: number;
   /** Columns of heights on the left, and whether there is one on the right. */
-  readonly columns?: number;
-  readonly onRight?: boolean;
+  readonly columns?: number | undefined;
+  readonly onRight?: boolean | undefined;
 };
 
 /** `rows` is 0 for a drawing shown without its figures. */

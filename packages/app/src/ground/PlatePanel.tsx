@@ -19,10 +19,10 @@ import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { Faint, Title } from "../components/Text";
 import { Toggles } from "../components/Toggles";
-import { Plus, Trash2 } from "../icons";
+import { Plus } from "../icons";
 import { useJob } from "../job/JobContext";
-import { FigureList } from "../measure/FigureList";
 import { newId } from "../sync/newId";
+import { Bands } from "./Bands";
 import { FromStorey } from "./FromStorey";
 import { OutlineEdges } from "./OutlineEdges";
 
@@ -90,11 +90,6 @@ function withForm<P extends Plate>(plate: P, edgeForm: PlateEdgeForm): P {
   return { ...plate, edgeForm, edges };
 }
 
-const RUNS = [
-  { value: "along", label: "Along Edge A" },
-  { value: "across", label: "Across it" },
-] as const;
-
 const newRib = (system: MeasuringSystem, plate: Plate): Rib => ({
   id: newId().slice(0, 8),
   runs: "along",
@@ -106,63 +101,30 @@ const newRib = (system: MeasuringSystem, plate: Plate): Rib => ({
 /** Beams between the edges: spaced evenly, or where they are placed. */
 function Ribs<P extends Plate>({ plate, slots, active, onChange, onFigure }: Omit<Props<P>, "forms" | "ribbed">) {
   const { context } = useJob("context");
-  const change = (id: string, to: (rib: Rib) => Rib) =>
-    onChange((now) => ({ ...now, ribs: now.ribs.map((rib) => (rib.id === id ? to(rib) : rib)) }));
   return (
     <View className="gap-3">
       <Title level={2}>Ribs</Title>
       {plate.ribs.length === 0 ? <Faint>None between the edges.</Faint> : null}
-      {plate.ribs.map((rib) => {
-        const name = ribName(plate, rib.id);
-        const placed = rib.at.valueNm !== null || rib.at.refused !== undefined;
-        return (
-          <View key={rib.id} className="gap-2">
-            <FigureList
-              slots={slots
-                .filter(({ path }) => path.startsWith(`ribs.${rib.id}.`))
-                .map((slot) => ({ ...slot, of: "" }))}
-              activePath={active}
-              onOpen={onFigure}
-              title={name}
-            />
-            <Choice
-              label={`${name} runs`}
-              options={RUNS}
-              value={rib.runs}
-              onChange={(runs) => change(rib.id, (now) => ({ ...now, runs }))}
-            />
-            <View className="flex-row flex-wrap gap-2">
-              <Button
-                label={placed ? "Space it evenly" : "Place it"}
-                name={placed ? `Space ${name} evenly` : `Place ${name}`}
-                kind="quiet"
-                onPress={() => change(rib.id, (now) => ({ ...now, at: placed ? unmeasured : placedAt(plate, now) }))}
-              />
-              <Button
-                label="Take it out"
-                name={`Take out: ${name}`}
-                kind="quiet"
-                icon={Trash2}
-                onPress={() => onChange((now) => ({ ...now, ribs: now.ribs.filter(({ id }) => id !== rib.id) }))}
-              />
-            </View>
-          </View>
-        );
-      })}
-      {plate.ribs.length < MOST_RIBS && plate.edgeForm !== "plain" ? (
-        <Button
-          label="Another rib"
-          kind="plain"
-          icon={Plus}
-          onPress={() => onChange((now) => ({ ...now, ribs: [...now.ribs, newRib(context.system, now)] }))}
-        />
-      ) : null}
+      <Bands
+        bands={plate.ribs}
+        list="ribs"
+        firstEdge="Edge A"
+        edges={plate.edges}
+        nameOf={(id) => ribName(plate, id)}
+        slots={slots}
+        active={active}
+        onChange={(change) => onChange((now) => ({ ...now, ribs: change(now.ribs) }))}
+        onFigure={onFigure}
+      >
+        {plate.ribs.length < MOST_RIBS && plate.edgeForm !== "plain" ? (
+          <Button
+            label="Another rib"
+            kind="plain"
+            icon={Plus}
+            onPress={() => onChange((now) => ({ ...now, ribs: [...now.ribs, newRib(context.system, now)] }))}
+          />
+        ) : null}
+      </Bands>
     </View>
   );
-}
-
-/** Half way over the plate, until somebody says where. */
-function placedAt(plate: Plate, { runs }: Rib) {
-  const side = plate.edges[runs === "along" ? 1 : 0]?.length.valueNm ?? 0;
-  return assumedDimension(Math.round(side / 2));
 }

@@ -180,3 +180,31 @@ export const groundSlot = <P extends WithChoices<GroundChoices>>(
 /** The parameters of these names, in the order they are settled. */
 export const groundParameters = (...names: readonly GroundChoice[]): readonly SlotParameter[] =>
   GROUND_PARAMETERS.filter(({ name }) => names.some((each) => each === name));
+
+/** What comes to something on any slab, a raft's among them. */
+export const PLATE_CHOICES = [
+  "fill",
+  "blinding",
+  "membrane",
+  "insulation",
+  "screed",
+  "meshLayers",
+  "meshSheet",
+  "meshLap",
+  "meshBy",
+  "chairs",
+  "chairSpacing",
+  "mainTop",
+  "mainBottom",
+  "mainBar",
+  "linkSpacing",
+  "linkBar",
+  "linkShape",
+  "linkHook",
+  "cover",
+  "lapDiameters",
+  "formwork",
+  "workingSpace",
+  "batter",
+  "rounding",
+] as const satisfies readonly GroundChoice[];

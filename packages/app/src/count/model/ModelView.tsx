@@ -30,7 +30,7 @@ const LOOKS: readonly { readonly value: Look; readonly label: string }[] = [
 ];
 
 /** What is hidden at first: it lies over what one wants to see. */
-const COVERS: readonly string[] = ["Sheathing", "Boards", SURFACES_GROUP];
+const COVERS: readonly string[] = ["Sheathing", "Boards", "Digging", SURFACES_GROUP];
 
 /** The job as it stands, rooms and what is built of them: turned by dragging, cut by storey, with what is in the way hidden. */
 export function ModelView({ counts, onOpen, litLine }: Props) {

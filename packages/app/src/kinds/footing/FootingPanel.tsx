@@ -4,7 +4,6 @@ import {
   type Footing,
   type FootingStep,
   footingUnderStorey,
-  type InnerLine,
   inches,
   lineLetter,
   lineName,
@@ -21,6 +20,7 @@ import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Choice } from "../../components/Choice";
 import { Title, Warning } from "../../components/Text";
+import { Bands, ownSlots } from "../../ground/Bands";
 import { FromStorey } from "../../ground/FromStorey";
 import { OutlineEdges } from "../../ground/OutlineEdges";
 import { Plus, Trash2 } from "../../icons";
@@ -41,11 +41,6 @@ const STEMS = [
   { value: true, label: "A stem wall of concrete" },
   { value: false, label: "Something built by itself" },
 ];
-const RUNS = [
-  { value: "along", label: "Along Line A" },
-  { value: "across", label: "Across it" },
-] as const;
-
 type Props = {
   readonly footing: Footing;
   readonly slots: readonly FigureSlot[];
@@ -103,67 +98,35 @@ export function FootingPanel(props: Props) {
   );
 }
 
-const ownSlots = (slots: readonly FigureSlot[], start: string) =>
-  slots.filter(({ path }) => path.startsWith(start)).map((slot) => ({ ...slot, of: "" }));
-
 function InnerLines({ footing, slots, active, onChange, onFigure }: Props) {
-  const change = (id: string, to: (line: InnerLine) => InnerLine) =>
-    onChange((now) => ({ ...now, inner: now.inner.map((line) => (line.id === id ? to(line) : line)) }));
-  const half = (runs: InnerLine["runs"]) => {
-    const side = footing.edges[runs === "along" ? 1 : 0]?.length.valueNm ?? 0;
-    return assumedDimension(Math.round(side / 2));
-  };
   return (
     <View className="gap-3">
       <Title level={2}>Footings within</Title>
-      {footing.inner.map((line) => {
-        const name = lineName(footing, line.id);
-        const placed = line.at.valueNm !== null || line.at.refused !== undefined;
-        return (
-          <View key={line.id} className="gap-2">
-            <FigureList
-              slots={ownSlots(slots, `inner.${line.id}.`)}
-              activePath={active}
-              onOpen={onFigure}
-              title={name}
-            />
-            <Choice
-              label={`${name} runs`}
-              options={RUNS}
-              value={line.runs}
-              onChange={(runs) => change(line.id, (now) => ({ ...now, runs }))}
-            />
-            <View className="flex-row flex-wrap gap-2">
-              <Button
-                label={placed ? "Space it evenly" : "Place it"}
-                name={placed ? `Space ${name} evenly` : `Place ${name}`}
-                kind="quiet"
-                onPress={() => change(line.id, (now) => ({ ...now, at: placed ? unmeasured : half(now.runs) }))}
-              />
-              <Button
-                label="Take it out"
-                name={`Take out: ${name}`}
-                kind="quiet"
-                icon={Trash2}
-                onPress={() => onChange((now) => ({ ...now, inner: now.inner.filter(({ id }) => id !== line.id) }))}
-              />
-            </View>
-          </View>
-        );
-      })}
-      {footing.inner.length < MOST_INNER_LINES ? (
-        <Button
-          label="A footing within"
-          kind="plain"
-          icon={Plus}
-          onPress={() =>
-            onChange((now) => ({
-              ...now,
-              inner: [...now.inner, { id: newId().slice(0, 8), runs: "across", at: unmeasured }],
-            }))
-          }
-        />
-      ) : null}
+      <Bands
+        bands={footing.inner}
+        list="inner"
+        firstEdge="Line A"
+        edges={footing.edges}
+        nameOf={(id) => lineName(footing, id)}
+        slots={slots}
+        active={active}
+        onChange={(change) => onChange((now) => ({ ...now, inner: change(now.inner) }))}
+        onFigure={onFigure}
+      >
+        {footing.inner.length < MOST_INNER_LINES ? (
+          <Button
+            label="A footing within"
+            kind="plain"
+            icon={Plus}
+            onPress={() =>
+              onChange((now) => ({
+                ...now,
+                inner: [...now.inner, { id: newId().slice(0, 8), runs: "across", at: unmeasured }],
+              }))
+            }
+          />
+        ) : null}
+      </Bands>
     </View>
   );
 }

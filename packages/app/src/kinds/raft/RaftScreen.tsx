@@ -1,30 +1,8 @@
-import { plateSection, type Raft } from "@wide-porch/core";
-import { GroundScreen } from "../../ground/GroundScreen";
-import { PlatePanel } from "../../ground/PlatePanel";
-import { settledPart } from "../../ground/settledPart";
-import { useGroundChange } from "../../ground/useGroundChange";
-import { useJob } from "../../job/JobContext";
-import { usePartFigures } from "../../measure/usePartFigures";
+import type { Raft } from "@wide-porch/core";
+import { PlateScreen } from "../../ground/PlateScreen";
 
 const FORMS = ["plain", "beam", "toe"] as const;
-/** What has lists of its own. */
-const ELSEWHERE = /^(edges|ribs)\./;
 
 export default function RaftScreen({ part }: { readonly part: Raft }) {
-  const figures = usePartFigures(part);
-  const { rules } = useJob("rules");
-  const { context, slots, active, show } = figures;
-  const { refusal, change } = useGroundChange<Raft>("raft", figures.change);
-  return (
-    <GroundScreen
-      part={part}
-      figures={figures}
-      section={plateSection(settledPart(part, context.system, rules), context)}
-      refusal={refusal}
-      elsewhere={ELSEWHERE}
-      panels={
-        <PlatePanel plate={part} forms={FORMS} ribbed slots={slots} active={active} onChange={change} onFigure={show} />
-      }
-    />
-  );
+  return <PlateScreen part={part} forms={FORMS} ribbed />;
 }

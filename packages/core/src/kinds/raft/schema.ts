@@ -1,38 +1,10 @@
 import { z } from "zod";
-import { groundParameters } from "../../ground/choices";
+import { groundParameters, PLATE_CHOICES } from "../../ground/choices";
 import { MOST_RIBS, type Plate, plateFields, ribSchema } from "../../ground/plate/schema";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 
 /** What comes to something on a raft, in the order it is settled. */
-export const RAFT_PARAMETERS = groundParameters(
-  "fill",
-  "blinding",
-  "membrane",
-  "insulation",
-  "screed",
-  "meshLayers",
-  "meshSheet",
-  "meshLap",
-  "meshBy",
-  "chairs",
-  "chairSpacing",
-  "mainTop",
-  "mainBottom",
-  "mainBar",
-  "linkSpacing",
-  "linkBar",
-  "linkShape",
-  "linkHook",
-  "toeBars",
-  "toeBar",
-  "toeCrossSpacing",
-  "cover",
-  "lapDiameters",
-  "formwork",
-  "workingSpace",
-  "batter",
-  "rounding",
-);
+export const RAFT_PARAMETERS = groundParameters(...PLATE_CHOICES, "toeBars", "toeBar", "toeCrossSpacing");
 
 /** A slab on beams round its edges and between them, one piece of concrete. */
 export const raftSchema = z.object({

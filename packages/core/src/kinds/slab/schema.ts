@@ -1,35 +1,10 @@
 import { z } from "zod";
-import { groundParameters } from "../../ground/choices";
+import { groundParameters, PLATE_CHOICES } from "../../ground/choices";
 import { PLATE_EDGES, type Plate, plateFields } from "../../ground/plate/schema";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 
 /** What comes to something on a slab, in the order it is settled. */
-export const SLAB_PARAMETERS = groundParameters(
-  "fill",
-  "blinding",
-  "membrane",
-  "insulation",
-  "screed",
-  "meshLayers",
-  "meshSheet",
-  "meshLap",
-  "meshBy",
-  "chairs",
-  "chairSpacing",
-  "mainTop",
-  "mainBottom",
-  "mainBar",
-  "linkSpacing",
-  "linkBar",
-  "linkShape",
-  "linkHook",
-  "cover",
-  "lapDiameters",
-  "formwork",
-  "workingSpace",
-  "batter",
-  "rounding",
-);
+export const SLAB_PARAMETERS = groundParameters(...PLATE_CHOICES);
 
 /** A slab on the ground, as thick all over or thickened along its edges. */
 export const slabSchema = z.object({
