@@ -56,7 +56,7 @@ function figuresOf(plate: Plate, choices: GroundChoices, { beamNm, toeNm }: Widt
   };
   return [
     up("thickness", levels.slabNm, levels.topNm, 1),
-    ...(beamNm > 0 ? [across("beamWidth", 0, beamNm), up("beamDepth", bottomNm, levels.topNm, 2)] : []),
+    ...(beamNm > 0 ? [across("beamWidth", 0, beamNm), up("beamDepth", bottomNm, levels.topNm, 0)] : []),
     ...(toeNm > 0 ? [across("toeWidth", -toeNm, 0), up("toeDepth", bottomNm, bottomNm + toeDepth, 1)] : []),
     ...(levels.topNm > 0 ? [up("top", 0, levels.topNm, 0)] : []),
   ];

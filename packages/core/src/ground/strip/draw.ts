@@ -91,7 +91,7 @@ export function stripSection(strip: Strip, { system }: PartContext): ElevationDr
     [
       across("width", -footing.outNm, footing.inNm, 1),
       up("thickness", bottomNm, topNm, 1),
-      up("below", bottomNm, 0, 2),
+      up("below", bottomNm, 0, 0),
       ...(strip.stem ? [across("stemWidth", -wall.outNm, wall.inNm, 2), up("stemHeight", topNm, stemTopNm, 1)] : []),
     ],
   );
