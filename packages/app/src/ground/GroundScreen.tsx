@@ -6,7 +6,7 @@ import { UsesPanel } from "../assembly/UsesPanel";
 import { AnyDrawing } from "../components/AnyDrawing";
 import { Choice } from "../components/Choice";
 import { Warning } from "../components/Text";
-import { useLatestCount } from "../job/JobContext";
+import { useJob, useLatestCount } from "../job/JobContext";
 import { ConfirmPart } from "../measure/ConfirmPart";
 import { FigureList } from "../measure/FigureList";
 import { LiveCount } from "../measure/LiveCount";
@@ -20,6 +20,7 @@ import { BarSchedule } from "./BarSchedule";
 import { HowItIsDone } from "./HowItIsDone";
 import { LayersList } from "./LayersList";
 import { groundLive } from "./liveWords";
+import { settledPart } from "./settledPart";
 
 export type GroundPart = Extract<Part, { kind: "raft" | "slab" | "footing" | "pad" }>;
 
@@ -53,6 +54,7 @@ export function GroundScreen({ part, figures, section, refusal, elsewhere, panel
   const plain = kind.draw(part, context, ALONE);
   const drawn = count && count.drawing.kind === plain.kind ? count.drawing : plain;
   const plan = drawn.kind === "plan" ? drawn : undefined;
+  const { rules } = useJob("rules");
   const live = useMemo(() => groundLive(context.system), [context.system]);
   // A figure of the section is typed where it is seen.
   const inSection = section?.dimensions.some(({ path }) => path === active) ?? false;
@@ -84,7 +86,10 @@ export function GroundScreen({ part, figures, section, refusal, elsewhere, panel
           <LayersList part={part} />
           <HowItIsDone part={part} onChange={change} />
           <BarSchedule count={count} times={times} />
-          <MeasureList measures={kind.measures(part, context, ALONE)} drawing={plan} />
+          <MeasureList
+            measures={kind.measures(settledPart(part, context.system, rules), context, ALONE)}
+            drawing={plan}
+          />
           <SlotChoices part={part} onChange={change} />
           <UsesPanel part={part} />
           <NotesAndPhotos part={part} />

@@ -9,7 +9,8 @@ import {
   volumeQuantity,
 } from "../../parts/quantity";
 import { formatArea, formatLength, formatVolume, toMetres } from "../../units";
-import { undersideNm } from "./levels";
+import { groundChoicesOf } from "../choices";
+import { plateLevels, undersideNm } from "./levels";
 import { hasBeams, hasToe, type Plate } from "./schema";
 import { plateShape } from "./shape";
 
@@ -60,7 +61,7 @@ export function plateQuantities(plate: Plate): QuantityValues {
     aboveGround: toMetres(plate.top.valueNm ?? 0),
     beamWidth: beams ? toMetres(plate.beamWidth.valueNm ?? 0) : 0,
     beamDepth: beams ? toMetres(plate.beamDepth.valueNm ?? 0) : 0,
-    ribCount: shape.ribs.length,
+    ribCount: new Set(shape.ribs.map(({ name }) => name)).size,
     toeLength: hasToe(plate)
       ? shape.toes.reduce((sum, { from, to }) => sum + toMetres(Math.hypot(to.xNm - from.xNm, to.yNm - from.yNm)), 0)
       : 0,
@@ -74,6 +75,8 @@ export function plateMeasures(plate: Plate, { system }: PartContext): Measure[] 
   const volumes = plateConcrete(plate);
   if (!shape || !volumes) return [];
   const area = formatArea(polygonArea(shape.polygon), system);
+  const { formationNm, slabNm } = plateLevels(plate, groundChoicesOf(plate, system));
+  const level = (nm: number) => `${formatLength(Math.abs(nm), system)} ${nm > 0 ? "above" : "below"} the ground`;
   const parts = [
     ["slab", volumes.slab],
     ["edge beam below it", volumes.beams],
@@ -94,6 +97,19 @@ export function plateMeasures(plate: Plate, { system }: PartContext): Measure[] 
         formula: "inside its outline",
         withNumbers: area,
         steps: [{ label: "Round the outside", value: formatLength(perimeterNm(shape.polygon), system) }],
+      },
+      shapeIds: ["slab"],
+    },
+    {
+      id: "formation",
+      name: "Formation",
+      of: "",
+      text: level(formationNm),
+      working: {
+        sentence: `What is dug down to between the beams of ${plate.name}, and the fill is laid on.`,
+        formula: "underside of the slab − insulation − blinding − fill",
+        withNumbers: level(formationNm),
+        steps: [{ label: "Underside of the slab", value: level(slabNm) }],
       },
       shapeIds: ["slab"],
     },

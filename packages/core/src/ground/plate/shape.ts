@@ -8,7 +8,6 @@ import {
   overlapRings,
   type Point,
   type Polygon,
-  polygonArea,
   rightOf,
   signedArea,
 } from "../../geometry";
@@ -86,11 +85,6 @@ function standsInside(edges: readonly PlacedEdge<PlateEdge>[], inner: readonly {
   );
 }
 
-const larger = (rings: readonly Polygon[]): Polygon | undefined =>
-  rings.reduce<Polygon | undefined>((best, next) => {
-    return best === undefined || polygonArea(next) > polygonArea(best) ? next : best;
-  }, undefined);
-
 type Ribbed = { readonly rib: Rib; readonly beam: BeamOnPlan; readonly whole: Polygon };
 
 /** A band across the whole extent, clipped to what lies within the edge beams. */
@@ -113,22 +107,26 @@ function ribsOf(plate: Plate, inner: Polygon, polygon: Polygon, edgeNm: Nanometr
     const band: Polygon = along
       ? rectangle(within.min.xNm, low, within.max.xNm, high)
       : rectangle(low, within.min.yNm, high, within.max.yNm);
-    const ring = larger(overlapRings(inner, band));
-    const extent = ring && boundsOf(ring);
-    if (!ring || !extent) return [];
-    const run = along
-      ? { from: { xNm: extent.min.xNm, yNm: middleNm }, to: { xNm: extent.max.xNm, yNm: middleNm } }
-      : { from: { xNm: middleNm, yNm: extent.min.yNm }, to: { xNm: middleNm, yNm: extent.max.yNm } };
-    const beam: BeamOnPlan = {
-      id: rib.id,
-      name: `Rib ${index + 1}`,
-      rings: [ring],
-      widthNm,
-      depthNm: at(rib.depth.valueNm),
-      run,
-      intoNm: edgeNm,
-    };
-    return [{ rib, beam, whole: ring }];
+    // Over an outline with arms a band lies in several of them: each is a beam of its own.
+    return overlapRings(inner, band)
+      .filter((ring) => signedArea(ring) > 0)
+      .flatMap((ring, part): Ribbed[] => {
+        const extent = boundsOf(ring);
+        if (!extent) return [];
+        const run = along
+          ? { from: { xNm: extent.min.xNm, yNm: middleNm }, to: { xNm: extent.max.xNm, yNm: middleNm } }
+          : { from: { xNm: middleNm, yNm: extent.min.yNm }, to: { xNm: middleNm, yNm: extent.max.yNm } };
+        const beam: BeamOnPlan = {
+          id: part === 0 ? rib.id : `${rib.id}-${part + 1}`,
+          name: `Rib ${index + 1}`,
+          rings: [ring],
+          widthNm,
+          depthNm: at(rib.depth.valueNm),
+          run,
+          intoNm: edgeNm,
+        };
+        return [{ rib, beam, whole: ring }];
+      });
   });
 }
 
@@ -144,11 +142,11 @@ function apart(ribs: readonly Ribbed[]): BeamOnPlan[] {
   const deepest = ribs.toSorted((a, b) => b.beam.depthNm - a.beam.depthNm);
   const taken: Polygon[] = [];
   const rings = new Map<string, readonly Polygon[]>();
-  for (const { rib, whole } of deepest) {
-    rings.set(rib.id, differenceRings(whole, taken));
+  for (const { beam, whole } of deepest) {
+    rings.set(beam.id, differenceRings(whole, taken));
     taken.push(whole);
   }
-  return ribs.map(({ rib, beam }) => ({ ...beam, rings: rings.get(rib.id) ?? [] }));
+  return ribs.map(({ beam }) => ({ ...beam, rings: rings.get(beam.id) ?? [] }));
 }
 
 /** Ribs of one run that lie in each other. Those that cross do so once, and are meant to. */
@@ -156,7 +154,7 @@ function overlappingRibs(ribs: readonly Ribbed[]): (readonly [Rib, Rib])[] {
   return ribs.flatMap((a, index) =>
     ribs
       .slice(index + 1)
-      .filter((b) => a.rib.runs === b.rib.runs && overlapRings(a.whole, b.whole).length > 0)
+      .filter((b) => a.rib !== b.rib && a.rib.runs === b.rib.runs && overlapRings(a.whole, b.whole).length > 0)
       .map((b) => [a.rib, b.rib] as const),
   );
 }

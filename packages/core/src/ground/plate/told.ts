@@ -55,7 +55,7 @@ function beamsTold({ plate, shape, say }: Asked): Problem[] {
 function ribsTold({ plate, shape, say }: Asked): Problem[] {
   const thickness = plate.thickness.valueNm ?? 0;
   const reach = boundsOf(shape.inner);
-  const missing = plate.ribs.filter(({ id }) => !shape.ribs.some((rib) => rib.id === id));
+  const missing = plate.ribs.filter(({ id }) => !shape.ribs.some((rib) => rib.name === ribName(plate, id)));
   const shallow = plate.ribs.filter(({ depth }) => (depth.valueNm ?? 0) < thickness);
   return [
     ...shape.overlapping.map(([a, b]) => {

@@ -81,13 +81,14 @@ function placedWithin(strip: StripFigures, outline: StripOutline, bands: Bands, 
   const footings = of(bands.footing, widthNm);
   const walls = of(bands.wall, strip.stemWidth.valueNm ?? 0);
   const digs = of(bands.dig, widthNm + 2 * besideNm(strip, choices));
-  return footings.map(({ line, rings }): Placed => {
-    const same = (each: (typeof footings)[number]) => each.line.id === line.id;
+  const ringsOf = (all: typeof footings, id: string) =>
+    all.filter(({ line }) => line.id === id).flatMap(({ rings }) => rings);
+  return strip.inner.map(({ id }): Placed => {
     return {
-      id: `inner-${line.id}`,
-      footing: rings,
-      wall: walls.find(same)?.rings ?? [],
-      dig: digs.find(same)?.rings ?? [],
+      id: `inner-${id}`,
+      footing: ringsOf(footings, id),
+      wall: ringsOf(walls, id),
+      dig: ringsOf(digs, id),
       level,
     };
   });

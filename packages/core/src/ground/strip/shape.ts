@@ -153,12 +153,15 @@ export function innerBands(
       alongA ? { xNm: alongNm, yNm: acrossNm } : { xNm: acrossNm, yNm: alongNm };
     const [start, end] = alongA ? [clear.min.xNm, clear.max.xNm] : [clear.min.yNm, clear.max.yNm];
     const band = [corner(start, near), corner(end, near), corner(end, far), corner(start, far)];
-    const rings = overlapRings(within, band);
-    const extent = boundsOf(rings.flat());
-    if (!extent) return [];
-    const own = rings.flatMap((ring) => differenceRings(ring, taken));
-    taken.push(...rings);
-    const [runFrom, runTo] = alongA ? [extent.min.xNm, extent.max.xNm] : [extent.min.yNm, extent.max.yNm];
-    return [{ line, rings: own, run: { from: corner(runFrom, middleNm), to: corner(runTo, middleNm) } }];
+    const axis = alongA ? "xNm" : "yNm";
+    // Over an outline with arms a line lies in several of them: each is a footing of its own.
+    return overlapRings(within, band).flatMap((ring): InnerBand[] => {
+      const extent = boundsOf(ring);
+      if (!extent || signedArea(ring) <= 0) return [];
+      const own = differenceRings(ring, taken);
+      taken.push(ring);
+      const run = { from: corner(extent.min[axis], middleNm), to: corner(extent.max[axis], middleNm) };
+      return [{ line, rings: own, run }];
+    });
   });
 }

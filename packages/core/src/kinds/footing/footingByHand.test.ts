@@ -156,6 +156,36 @@ describe("a strip 600 x 225 mm round 10 x 8 m under a 300 mm wall", () => {
   });
 });
 
+it("a footing within that runs through both arms of a U is in both, and its bars in neither gap (arithmetic)", () => {
+  const sides: readonly (readonly [number, number])[] = [
+    [12, 90],
+    [7, 90],
+    [3, 90],
+    [4, -90],
+    [6, -90],
+    [4, 90],
+    [3, 90],
+    [7, 90],
+  ];
+  const base = footingOf(
+    "metric",
+    { width: "600 mm", thickness: "200 mm", stemWidth: "300 mm" },
+    { choices: { ...BARE, footingBars: 1 }, stem: false },
+  );
+  const edges = sides.map(([m, turnDegrees], index) => ({
+    id: "abcdefgh"[index] ?? "z",
+    length: figure(metres(m)),
+    turnDegrees,
+  }));
+  const without = { ...base, edges };
+  const within = { ...without, inner: [{ id: "i", runs: "along" as const, at: figure(metres(5)) }] };
+  const [a, b] = [counted(without, "metric"), counted(within, "metric")];
+  // From face to face of footings in arms 3 m wide: 3 - 2 x 0.45.
+  expect(b.of("placed") - a.of("placed")).toBeCloseTo(2 * 2.1 * 0.6 * 0.2, 6);
+  const bars = b.pieces.filter(isBar).filter(({ of: member }) => member === "Inner footing 1");
+  expect(bars.map(({ cutLengthNm }) => toMetres(cutLengthNm))).toEqual([2.1, 2.1]);
+});
+
 describe("what is odd is said beside its figure, and the rest is counted", () => {
   const base = footingOf("metric", { "edges.a.length": "10 m", "edges.b.length": "8 m" }, { choices: BARE });
   const codes = (footing: Footing) => counted(footing, "metric").problems.map(({ code, path }) => [code, path]);

@@ -1,12 +1,18 @@
 import fc from "fast-check";
 import initialise, { type ManifoldToplevel } from "manifold-3d";
+import { countPart } from "../../count/countPart";
+import { isLayer } from "../../drawing/piece";
 import type { GroundChoices } from "../../ground";
 import { groundChoicesOf } from "../../ground";
 import { platePrisms } from "../../ground/plate/prisms";
 import { belowGround, type Prism, volumeOf } from "../../ground/prism";
 import { stripPrisms } from "../../ground/strip/prisms";
+import { planJob } from "../../house";
+import { modelOf } from "../../model";
+import { volumeOf as solidVolume } from "../../model/solid";
 import { measured } from "../../parts/dimension";
 import { footingOf, raftOf, ribOf } from "../../testing/ground";
+import { contexts, library } from "../../testing/library";
 import { metres, millimetres, toMetres } from "../../units";
 import type { Footing } from "../footing";
 import type { Raft } from "./schema";
@@ -75,6 +81,22 @@ const lOf = (wide: number, deep: number, notch: number): number[] => [
   wide - notch,
   deep,
 ];
+
+it("stands in the model as it is counted: each solid has the volume of its piece", () => {
+  const raft = raftOf(
+    "metric",
+    { "edges.a.length": "7.2 m", "edges.b.length": "4.8 m" },
+    { ribs: [ribOf("metric", "r", "along", "300 mm", "600 mm")] },
+  );
+  const count = countPart(raft, "metric", library);
+  const solids = modelOf([count], [raft], planJob([raft]), contexts.metric);
+  const layers = count.pieces.filter(isLayer).filter(({ role, volumeM3 }) => role !== "formwork" && volumeM3 > 0);
+  expect(layers.length).toBeGreaterThan(10);
+  for (const { id, volumeM3 } of layers) {
+    const solid = solids.find((each) => each.id === `raft/${id}`);
+    expect([id, solid && solidVolume(solid)]).toEqual([id, expect.closeTo(volumeM3, 9)]);
+  }
+});
 
 describe("what lies in the ground, against solids joined by a general-purpose kernel", () => {
   it("of any raft: nothing is twice, and the dig is filled", () => {

@@ -348,3 +348,60 @@ describe("what the trade and its tables say", () => {
     expect(words).toContain("ready-mixed concrete, C25/30");
   });
 });
+
+describe("outlines that nobody draws twice", () => {
+  const figure = (valueNm: number) => ({ valueNm, typed: "", assumed: false });
+  /** A U: two arms 3 m wide and 4 m long on a back of 12 x 3 m, walked either way round. */
+  const u = (hand: 1 | -1): Raft => {
+    const sides: readonly (readonly [number, number])[] = [
+      [12, 90],
+      [7, 90],
+      [3, 90],
+      [4, -90],
+      [6, -90],
+      [4, 90],
+      [3, 90],
+      [7, 90],
+    ];
+    const raft = raftOf("metric", PLAIN, {
+      ribs: [ribOf("metric", "r", "along", "300 mm", "600 mm", "5 m")],
+      choices: BARE,
+    });
+    const edges = sides.map(([m, turn], index) => ({
+      id: "abcdefgh"[index] ?? "z",
+      length: figure(metres(m)),
+      turnDegrees: hand * turn,
+      toe: false,
+    }));
+    return { ...raft, edges };
+  };
+
+  it("a rib that runs through both arms of a U is in both: two runs of 2.1 m (arithmetic)", () => {
+    const { of, pieces, problems } = counted(u(1));
+    const perimeter = 12 + 7 + 3 + 4 + 6 + 4 + 3 + 7;
+    // Six outside corners take off what two inside ones give back: 4 squares of 450 mm fewer.
+    const beams = perimeter * 0.45 - 4 * 0.45 ** 2;
+    expect(of("placed")).toBeCloseTo(60 * 0.2 + beams * 0.4 + 2 * 2.1 * 0.3 * 0.4, 6);
+    expect(pieces.filter(isBar).filter(({ of: member, role }) => member === "Rib 1" && role === "link")).toHaveLength(
+      2 * 8,
+    );
+    expect(problems).toEqual([]);
+  });
+
+  it("walked the other way round it is the same", () => {
+    const [left, right] = [counted(u(1)), counted(u(-1))];
+    for (const rule of ["placed", "digByMachine", "mainBars", "links", "formworkMade"])
+      expect(right.of(rule)).toBeCloseTo(left.of(rule), 6);
+  });
+
+  it("mesh that laps almost all of a sheet is refused in words, and the concrete counted", () => {
+    const slab = slabOf(
+      "imperial",
+      { "edges.a.length": "320'", "edges.b.length": "240'", thickness: '4"' },
+      { choices: { meshLap: millimetres(1500) } },
+    );
+    const { problems, of } = counted(slab, "imperial");
+    expect(problems.map(({ code }) => code)).toContain("too-many-pieces");
+    expect(of("placed")).toBeGreaterThan(0);
+  });
+});

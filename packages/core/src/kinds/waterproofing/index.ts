@@ -63,7 +63,7 @@ function openPoints(part: Waterproofing, { system }: PartContext): OpenPoint[] {
   const values = new Map(Object.entries(part.settled?.choices ?? {}));
   return [
     ...(part.roomId !== "" && !part.found
-      ? [{ path: "roomId", kind: "missing" as const, message: "Its room is gone, or its walk is not closed" }]
+      ? [{ path: "roomId", kind: "missing" as const, message: "Its room is gone, is not closed, or has no height yet" }]
       : []),
     ...pointsOfFigures(areaSlots(part), system),
     ...figurePoints(followed, system),

@@ -5,7 +5,7 @@ import { atSpacing, barSize } from "../../../ground";
 import { type GroundChoices, groundChoicesOf } from "../../../ground/choices";
 import type { Prism } from "../../../ground/prism";
 import { drawStrip } from "../../../ground/strip/draw";
-import { lineLetter } from "../../../ground/strip/figures";
+import { lineLetter, lineName } from "../../../ground/strip/figures";
 import { stripPrisms } from "../../../ground/strip/prisms";
 import { stripTold } from "../../../ground/strip/problems";
 import { centreLineM } from "../../../ground/strip/quantities";
@@ -46,7 +46,7 @@ function runsOf(footing: Footing, widthNm: Nanometres): Run[] {
       run(edge.id, lineLetter(footing, edge.id), middle(outer.from, inner.from), middle(outer.to, inner.to)),
     ),
     ...innerBands(footing, outline, band.within, widthNm).flatMap(({ line, run: { from, to } }, index) =>
-      run(`inner-${line.id}`, `Inner footing ${index + 1}`, from, to),
+      run(`inner-${line.id}-${index + 1}`, lineName(footing, line.id), from, to),
     ),
   ];
 }

@@ -1,6 +1,7 @@
 import type { Assembly } from "../../../assemblies";
 import type { Piece } from "../../../drawing/piece";
 import { polygonArea } from "../../../geometry";
+import { MESH_SHEETS } from "../../../ground";
 import { type GroundChoices, groundChoicesOf } from "../../../ground/choices";
 import { drawPlate } from "../../../ground/plate/draw";
 import { plateLevels } from "../../../ground/plate/levels";
@@ -22,7 +23,10 @@ function expectedBars(plate: Plate, choices: GroundChoices): number {
   const runM = [...shape.edgeBeams, ...shape.ribs].reduce((sum, { run }) => sum + toMetres(runLengthNm(run)), 0);
   const perMetre = choices.linkSpacing > 0 ? 1 / toMetres(choices.linkSpacing) : 0;
   const area = polygonArea(shape.polygon);
-  return runM * (perMetre + choices.mainTop + choices.mainBottom) + area / toMetres(choices.chairSpacing) ** 2 + area;
+  const mesh = MESH_SHEETS[choices.meshSheet];
+  const step = (nm: number) => Math.max(0.001, toMetres(nm - choices.meshLap));
+  const sheets = (choices.meshLayers * area) / (step(mesh.lengthNm) * step(mesh.widthNm));
+  return runM * (perMetre + choices.mainTop + choices.mainBottom) + area / toMetres(choices.chairSpacing) ** 2 + sheets;
 }
 
 function steelOf(plate: Plate, choices: GroundChoices, longest: LongestBar): Piece[] {
@@ -64,7 +68,7 @@ export const manyWords = (count: number): string => MANY[count] ?? String(count)
 
 function plateWords(plate: Plate, choices: GroundChoices, { system }: PartContext): Record<string, string> {
   const shape = plateShape(plate);
-  const ribs = shape?.ribs.length ?? 0;
+  const ribs = new Set(shape?.ribs.map(({ name }) => name)).size;
   const say = (nm: number) => formatLength(nm, system);
   const size = shape?.edges.length === 4 ? `${say(sideNm(plate, 0))} × ${say(sideNm(plate, 1))}` : "as drawn";
   const edge = `edge beams ${say(plate.beamWidth.valueNm ?? 0)} wide and ${say(plate.beamDepth.valueNm ?? 0)} deep`;
