@@ -2,6 +2,7 @@ import { z } from "zod";
 import { choicesInForce, choicesSlot, type WithChoices } from "../parts/choicesSlot";
 import type { Slot, SlotParameter } from "../parts/slot";
 import { both, parametersBy } from "../parts/slotParameter";
+import type { Scalar } from "../parts/use";
 import { feet, inches, type MeasuringSystem, metres, millimetres } from "../units";
 import { BAR_IDS, BAR_SIZES } from "./bars";
 import { MESH_SHEET_IDS, MESH_SHEETS } from "./meshSheets";
@@ -115,7 +116,7 @@ const of = parametersBy(groundChoicesSchema.shape, groundWords, {
  * Every choice of what is in the ground; a kind takes those that come to something on it. Nothing here designs: sizes are assumed
  * until somebody confirms them. Laps of 40 diameters, a lap of two squares of mesh: common practice.
  */
-export const GROUND_PARAMETERS: readonly SlotParameter[] = [
+const LISTED: readonly SlotParameter[] = [
   of("fill", "Fill beneath", "length", { imperial: inches(4), metric: millimetres(150) }, true),
   of("blinding", "Blinding", "length", { imperial: 0, metric: millimetres(50) }, true),
   of("membrane", "Membrane beneath", "yes-no", both(true), true),
@@ -154,6 +155,23 @@ export const GROUND_PARAMETERS: readonly SlotParameter[] = [
   of("batter", "Sides of the dig lean out, to 1 of depth", "number", both(0)),
   of("rounding", "Rounded up", "choice", both("job")),
 ];
+
+/** The next smaller and the next larger of those that are sold beside each other: numbered bars, or those by the millimetre. */
+function besides(ids: readonly string[], family: (id: string) => string): (value: Scalar) => readonly Scalar[] {
+  return (value) => {
+    const alike = ids.filter((id) => family(id) === family(String(value)));
+    const at = alike.indexOf(String(value));
+    return [alike[at - 1], alike[at + 1]].filter((each) => each !== undefined);
+  };
+}
+
+const nextBar = besides(BAR_IDS, (id) => (id.startsWith("no") ? "numbered" : "millimetres"));
+const nextMesh = besides(MESH_SHEET_IDS, (id) => (id.includes(".") ? "metres" : "feet"));
+
+export const GROUND_PARAMETERS: readonly SlotParameter[] = LISTED.map((each): SlotParameter => {
+  if (each.name === "meshSheet") return { ...each, likely: nextMesh };
+  return each.name.endsWith("Bar") ? { ...each, likely: nextBar } : each;
+});
 
 export const usualGround = (system: MeasuringSystem): GroundChoices =>
   groundChoicesSchema.parse(Object.fromEntries(GROUND_PARAMETERS.map(({ name, usual }) => [name, usual?.[system]])));

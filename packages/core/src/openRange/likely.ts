@@ -46,7 +46,9 @@ const otherUnits = (id: string, { units }: PartContext): string[] => {
   return alike.flatMap((each) => (each.id === id ? [] : [each.id])).slice(0, MOST_OTHERS);
 };
 
-function others({ kind, among, sections }: SlotParameter, value: Scalar, context: PartContext): readonly Scalar[] {
+function others(parameter: SlotParameter, value: Scalar, context: PartContext): readonly Scalar[] {
+  const { kind, among, sections, likely } = parameter;
+  if (likely) return likely(value);
   if (typeof value === "boolean") return [!value];
   if (among) return among.filter((each) => each !== value).slice(0, MOST_OTHERS);
   if (kind === "section") return otherSections(String(value), context, sections !== "all");

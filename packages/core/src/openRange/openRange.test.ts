@@ -1,9 +1,10 @@
 import Big from "big.js";
 import { type Job, reckonJob, startJob } from "../job";
-import { PART_KINDS, type Part } from "../kinds";
+import { PART_KINDS, type Part, raftKind } from "../kinds";
 import { contexts, library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, lessMoney } from "../units";
 import { adviceOn, type OpenRange, type OpenRangeInput, openAfter, openRange, widthOf } from "./index";
+import { likelyChoices } from "./likely";
 
 const job = startJob(
   { title: "T", customerName: "C", site: "", system: "imperial", currency: "USD" },
@@ -155,4 +156,14 @@ describe("advice", () => {
     expect(openAfter(points, 2)).toBe("62.00");
     expect(openAfter(points, 9)).toBe("0.00");
   });
+});
+
+it("a bar may be the next smaller or larger of its own kind, and no other: no. 4 is never 12 mm", () => {
+  const bar = raftKind.slot?.parameters.find(({ name }) => name === "mainBar");
+  if (!bar) throw new Error("a raft has no main bar");
+  const likely = (value: string, system: "imperial" | "metric") =>
+    likelyChoices(bar, value, contexts[system]).map((each) => each.value);
+  expect(likely("no4", "imperial")).toEqual(["no3", "no5"]);
+  expect(likely("12", "metric")).toEqual(["10", "16"]);
+  expect(likely("8", "metric")).toEqual(["10"]);
 });

@@ -24,6 +24,8 @@ export type SlotParameter = {
   readonly usual?: Readonly<Record<MeasuringSystem, Scalar>>;
   /** Whether it comes to anything beside the other choices; always where absent. What does not is not asked. */
   readonly applies?: ((others: ReadonlyMap<string, Scalar>) => boolean) | undefined;
+  /** What it is likely to be instead of a value, where not all of a few are: the next smaller bar, and the next larger. */
+  readonly likely?: (value: Scalar) => readonly Scalar[];
   /** Where a part keeps it: `parameters.spacingNm`. */
   readonly path: string;
 };

@@ -12,6 +12,9 @@ export type DryAmounts = {
   readonly channelCorners: number;
 };
 
+/** What a sump takes out of the floor of a room: a chamber 450 mm square (common practice). An area that is typed is less it already. */
+export const SUMP_M2 = 0.45 ** 2;
+
 const TYPED_ROUND = 4;
 
 /** Round a floor of which only the area is known: as round a square. */
@@ -25,7 +28,7 @@ export function dryAmounts(part: Waterproofing): DryAmounts | undefined {
       wallArea: found.wallArea,
       wallHeight: found.height,
       wallLength: found.perimeter,
-      floorArea: found.floorArea,
+      floorArea: Math.max(0, found.floorArea - part.sumps * SUMP_M2),
       channelLength: channelLength.valueNm === null ? found.perimeter : toMetres(channelLength.valueNm),
       channelCorners: found.corners,
     };

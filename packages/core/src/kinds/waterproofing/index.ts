@@ -10,7 +10,7 @@ import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from ".
 import { areaQuantity, countQuantity, lengthQuantity, type QuantityValues } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import { formatArea, formatLength, metres } from "../../units";
-import { dryAmounts } from "./amounts";
+import { dryAmounts, SUMP_M2 } from "./amounts";
 import { drawWaterproofing } from "./draw";
 import { WATERPROOFING_PARAMETERS, waterproofingSlot } from "./parameters";
 import { DRY_PIECES, type Waterproofing, waterproofingSchema } from "./schema";
@@ -92,8 +92,10 @@ function measures(part: Waterproofing, { system }: PartContext): Measure[] {
   const amounts = dryAmounts(part);
   if (!amounts) return [];
   const from = part.found ? `of ${part.found.name}, less its openings` : "as it was typed";
+  const sumps = part.found && part.sumps > 0 ? [{ label: "Less each sump", value: formatArea(SUMP_M2, system) }] : [];
   const of = (id: string, name: string, text: string): Measure => {
-    const working = { sentence: `${name} ${from}.`, formula: "as measured", withNumbers: text, steps: [] };
+    const steps = id === "floor" ? sumps : [];
+    const working = { sentence: `${name} ${from}.`, formula: "as measured", withNumbers: text, steps };
     return { id, name, of: "", text, working, shapeIds: [] };
   };
   return [

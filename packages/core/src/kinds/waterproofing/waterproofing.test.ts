@@ -141,6 +141,14 @@ describe("walls and floor of a room", () => {
     expect(counted(standing([higher, dry])).of("wallWork")).toBeCloseTo(17 * 2.4 * 0.5, 9);
   });
 
+  it("less a sump 450 mm square, which is no floor; an area that was typed is less it already", () => {
+    expect(counted(standing([room, { ...dry, sumps: 1 }])).of("floorWork")).toBeCloseTo((17.34 - 0.45 ** 2) * 0.2, 9);
+    expect(counted(waterproofingOf("metric", { walls: 0, floor: 10 }, {}, { sumps: 1 })).of("floorWork")).toBeCloseTo(
+      2,
+      9,
+    );
+  });
+
   it("wait while it is gone, and say so", () => {
     const count = countPart(standing([dry]), "metric", library);
     expect([count.waits, count.lines]).toEqual([true, []]);
