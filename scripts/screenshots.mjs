@@ -166,7 +166,7 @@ await withDemoServer(async (address) => {
     await phone(browser, address);
     await wide(browser, address);
     await ground(browser, address);
-  await masonry(browser, address);
+    await masonry(browser, address);
   } finally {
     await browser.close();
   }
