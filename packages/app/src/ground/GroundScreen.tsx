@@ -1,4 +1,4 @@
-import { ALONE, type Drawing, type ElevationDrawing, kindOf, type Part } from "@wide-porch/core";
+import { ALONE, type Drawing, type ElevationDrawing, type GroundPart, kindOf } from "@wide-porch/core";
 import { type ReactNode, useDeferredValue, useMemo, useState } from "react";
 import { View } from "react-native";
 import { SlotChoices } from "../assembly/SlotChoices";
@@ -21,8 +21,6 @@ import { HowItIsDone } from "./HowItIsDone";
 import { LayersList } from "./LayersList";
 import { groundLive } from "./liveWords";
 import { settledPart } from "./settledPart";
-
-export type GroundPart = Extract<Part, { kind: "raft" | "slab" | "footing" | "pad" }>;
 
 const VIEWS = [
   { value: "plan", label: "Plan" },

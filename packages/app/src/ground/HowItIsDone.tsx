@@ -2,6 +2,7 @@ import {
   type AssemblyParameter,
   formatChange,
   formatMoney,
+  type GroundPart,
   type Part,
   type Problem,
   type Scalar,
@@ -13,7 +14,6 @@ import { Button } from "../components/Button";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { reckoner } from "../worker/reckoner";
-import type { GroundPart } from "./GroundScreen";
 
 /** Choices of an assembly that say how the work is done, in the order it is. Each is shown where the assembly asks for it. */
 const HOW = ["digBy", "loadBy", "spoilBy", "backfillBy", "concreteBy", "pourApart"] as const;

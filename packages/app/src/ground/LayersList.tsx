@@ -1,9 +1,8 @@
-import { chosenLayers, formatLength, kindOf } from "@wide-porch/core";
+import { chosenLayers, formatLength, type GroundPart, kindOf } from "@wide-porch/core";
 import { View } from "react-native";
 import { Body, Faint, Figure, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { TONES, toneOf } from "../theme/tokens";
-import type { GroundPart } from "./GroundScreen";
 import { settledPart } from "./settledPart";
 
 /** What lies over the concrete and beneath it, in the colours of the section: what is left out is not here. */

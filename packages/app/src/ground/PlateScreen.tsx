@@ -16,7 +16,7 @@ export function PlateScreen({ part, forms, ribbed }: Props) {
   const figures = usePartFigures<Raft | Slab>(part);
   const { rules } = useJob("rules");
   const { context, slots, active, show } = figures;
-  const { refusal, change } = useGroundChange<Raft | Slab>(part.kind, figures.change);
+  const { refusal, change } = useGroundChange<Raft | Slab>(figures.change);
   return (
     <GroundScreen
       part={part}

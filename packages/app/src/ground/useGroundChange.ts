@@ -1,20 +1,20 @@
-import type { Part } from "@wide-porch/core";
+import type { GroundPart, Part } from "@wide-porch/core";
 import { useCallback, useState } from "react";
 import type { usePartFigures } from "../measure/usePartFigures";
 
 type Change = ReturnType<typeof usePartFigures<Part>>["change"];
 
-/** Changes of a part of one kind: says whether one was taken, and keeps why the last was not. */
-export function useGroundChange<P extends Part>(kind: P["kind"], change: Change) {
+/** Changes of the part that a screen shows: says whether one was taken, and keeps why the last was not. */
+export function useGroundChange<P extends GroundPart>(change: Change) {
   const [refusal, setRefusal] = useState<string>();
   const changeIt = useCallback(
     (choose: (now: P) => P): boolean => {
-      // A part's kind never changes: what has this one's name is of its type.
-      const problem = change((now) => (now.kind === kind ? choose(now as P) : now));
+      // It is the part that the screen was given, whose kind never changes.
+      const problem = change((now) => choose(now as P));
       setRefusal(problem ? `${problem.message} It stays as it was.` : undefined);
       return problem === undefined;
     },
-    [change, kind],
+    [change],
   );
   return { refusal, change: changeIt };
 }

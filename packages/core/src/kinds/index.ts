@@ -4,6 +4,7 @@ export * from "../wall";
 export * from "./area";
 export * from "./confirm";
 export * from "./footing";
+export * from "./groundPart";
 export * from "./length";
 export * from "./masonry-wall";
 export * from "./merge";

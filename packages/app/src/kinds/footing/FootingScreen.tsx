@@ -13,7 +13,7 @@ export default function FootingScreen({ part }: { readonly part: Footing }) {
   const figures = usePartFigures(part);
   const { rules } = useJob("rules");
   const { context, slots, active, show } = figures;
-  const { refusal, change } = useGroundChange<Footing>("footing", figures.change);
+  const { refusal, change } = useGroundChange<Footing>(figures.change);
   return (
     <GroundScreen
       part={part}

@@ -14,7 +14,7 @@ const FORMS = [
 export default function PadScreen({ part }: { readonly part: Pad }) {
   const figures = usePartFigures(part);
   const { rules } = useJob("rules");
-  const { refusal, change } = useGroundChange<Pad>("pad", figures.change);
+  const { refusal, change } = useGroundChange<Pad>(figures.change);
   return (
     <GroundScreen
       part={part}
