@@ -8,6 +8,7 @@ const FLOW = [
   "parts",
   "wall",
   "ground",
+  "joists",
   "kinds",
   "house",
   "assemblies",

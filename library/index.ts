@@ -17,6 +17,7 @@ import imperialBrickVeneer from "./assemblies/imperial/brick-veneer.json";
 import imperialBrickWall from "./assemblies/imperial/brick-wall.json";
 import imperialCavityWall from "./assemblies/imperial/cavity-wall.json";
 import imperialDoorSet from "./assemblies/imperial/door-set.json";
+import imperialFloor from "./assemblies/imperial/floor.json";
 import imperialFooting from "./assemblies/imperial/footing.json";
 import imperialInsideWall from "./assemblies/imperial/inside-wall.json";
 import imperialOutsideWall from "./assemblies/imperial/outside-wall.json";
@@ -43,6 +44,7 @@ import metricBrickVeneer from "./assemblies/metric/brick-veneer.json";
 import metricBrickWall from "./assemblies/metric/brick-wall.json";
 import metricCavityWall from "./assemblies/metric/cavity-wall.json";
 import metricDoorSet from "./assemblies/metric/door-set.json";
+import metricFloor from "./assemblies/metric/floor.json";
 import metricFooting from "./assemblies/metric/footing.json";
 import metricInsideWall from "./assemblies/metric/inside-wall.json";
 import metricOutsideWall from "./assemblies/metric/outside-wall.json";
@@ -113,7 +115,9 @@ export const starterAssemblies: readonly Assembly[] = z
     metricRafterRoof,
     imperialSlopeLining,
     metricSlopeLining,
+    imperialFloor,
     imperialRaft,
+    metricFloor,
     metricRaft,
     imperialSlab,
     metricSlab,

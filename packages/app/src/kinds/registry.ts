@@ -1,5 +1,6 @@
 import type { Part } from "@wide-porch/core";
 import { areaFace } from "./area";
+import { floorFace } from "./floor";
 import { footingFace } from "./footing";
 import type { KindFace, Start } from "./kindFace";
 import { lengthFace } from "./length";
@@ -28,6 +29,7 @@ const FACES: Faces = {
   "masonry-wall": masonryWallFace,
   pier: pierFace,
   roof: roofFace,
+  floor: floorFace,
   raft: raftFace,
   slab: slabFace,
   footing: footingFace,

@@ -1,6 +1,6 @@
 import type { PlanDrawing } from "@wide-porch/core";
-import { useMemo, useState } from "react";
-import { Pressable, View } from "react-native";
+import { useMemo, useRef, useState } from "react";
+import { type GestureResponderEvent, Pressable, View, type ViewStyle } from "react-native";
 import { PlanInk } from "./PlanInk";
 import {
   boundsOfPlan,
@@ -24,13 +24,29 @@ export type PlanCanvasProps = {
   readonly onShape?: ((id: string, at: Px) => void) | undefined;
   /** Where on the plan was pressed, for what is no shape: a corner. It goes before `onShape`. */
   readonly onPlace?: ((place: { readonly xNm: number; readonly yNm: number }) => void) | undefined;
+  /** How far a finger was drawn over the plan, on the plan, and whether it was let go. It goes before presses. */
+  readonly onDrag?: ((by: { readonly xNm: number; readonly yNm: number }, done: boolean) => void) | undefined;
   readonly view?: PlanView;
   readonly showFigures?: boolean;
 };
 
+/** Of the web, where a drawn finger scrolls the page otherwise: it is no style that other platforms know. */
+const UNSCROLLED = { touchAction: "none" } as ViewStyle;
+
 /** A plan in ink on paper. Figures that can be typed are buttons laid over it. */
 export function PlanCanvas(props: PlanCanvasProps) {
-  const { drawing, description, heightPx, view = WHOLE, showFigures = true, onShape, onPlace, onFigure } = props;
+  const {
+    drawing,
+    description,
+    heightPx,
+    view = WHOLE,
+    showFigures = true,
+    onShape,
+    onPlace,
+    onFigure,
+    onDrag,
+  } = props;
+  const begun = useRef<Px>({ x: 0, y: 0 });
   const [widthPx, setWidthPx] = useState(0);
   const bounds = useMemo(() => boundsOfPlan(drawing), [drawing]);
   const outside = showFigures && drawing.figures.some((figure) => figure.side === "outside");
@@ -43,6 +59,21 @@ export function PlanCanvas(props: PlanCanvasProps) {
     () => (showFigures ? drawing.figures.flatMap((figure) => placeFigure(figure, fit) ?? []) : []),
     [drawing.figures, fit, showFigures],
   );
+  const place = ({ nativeEvent }: GestureResponderEvent): Px => ({ x: nativeEvent.pageX, y: nativeEvent.pageY });
+  const drawn = (event: GestureResponderEvent, done: boolean) => {
+    const [from, to] = [fit.back(begun.current), fit.back(place(event))];
+    onDrag?.({ xNm: to.xNm - from.xNm, yNm: to.yNm - from.yNm }, done);
+  };
+  const drag = onDrag && {
+    onStartShouldSetResponder: () => true,
+    // A page that scrolls would take the finger away.
+    onResponderTerminationRequest: () => false,
+    onResponderGrant: (event: GestureResponderEvent) => {
+      begun.current = place(event);
+    },
+    onResponderMove: (event: GestureResponderEvent) => drawn(event, false),
+    onResponderRelease: (event: GestureResponderEvent) => drawn(event, true),
+  };
   const press = (onShape || onPlace) && {
     onStartShouldSetResponder: () => true,
     onResponderRelease: ({ nativeEvent }: { nativeEvent: { locationX: number; locationY: number } }) => {
@@ -63,7 +94,12 @@ export function PlanCanvas(props: PlanCanvasProps) {
     >
       {widthPx > 0 ? (
         <>
-          <View role="img" aria-label={description} style={{ width: widthPx, height: heightPx }} {...press}>
+          <View
+            role="img"
+            aria-label={description}
+            style={[{ width: widthPx, height: heightPx }, onDrag ? UNSCROLLED : undefined]}
+            {...(drag ?? press)}
+          >
             <PlanInk
               drawing={drawing}
               fit={fit}

@@ -44,6 +44,8 @@ function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
       return { fill: "none", stroke: TONES.steel, width: 0.4, dash: "1 3" };
     case "bar":
       return { fill: "none", stroke: TONES.steel, width: 0.5 };
+    case "metal":
+      return { fill: TONES.metal, stroke: TONES.edge, width: 0.3 };
     case "timber":
       return { fill: TONES.stud, stroke: TONES.edge, width: 0.4 };
     case "opening":
@@ -77,6 +79,7 @@ const ORDER: readonly PlanRole[] = [
   "beam",
   "bar",
   "timber",
+  "metal",
   "panel",
   "opening",
   "wall-line",

@@ -3,6 +3,8 @@ import {
   type AssemblyFileResult,
   type AssemblyProblem,
   type AssemblyTable,
+  type BestPanels,
+  bestPanelsOf,
   type Comparison,
   type CountLine,
   type CutList,
@@ -37,6 +39,7 @@ import {
   type ReadTable,
   readAssemblyFile,
   readReportTable,
+  resolveParts,
   runExamples,
   type Scalar,
   type Stock,
@@ -186,6 +189,12 @@ const reckoner = {
     const counts = new CountCache();
     const estimate = { job: { ...counted.job, pricing }, parts, priceList, library };
     return waysOfDoing(estimate, partId, choice, values, { count: counts.count });
+  },
+  /** The best start of the panels over a part of the job that was counted last; nothing where none are laid out on it. */
+  bestPanels(name: string, partId: string): BestPanels | undefined {
+    const { parts, planner, library, counted } = pageOf(name);
+    const part = resolveParts(parts, planner.plan(parts)).find(({ id }) => id === partId);
+    return part && counted && bestPanelsOf(part, counted.job.system, library);
   },
   /** What other versions of some items do to a job that is not open: which of them it uses, and its total before and after. */
   touch({ job, parts, priceList, ...rules }: PricedBy, items: readonly PriceItem[]): Touched {

@@ -76,6 +76,7 @@ export function countPart(
       lines: byHand.lines,
       pieces: laidPart.pieces,
       compared: laidPart.compared ?? [],
+      panels: laidPart.panels,
       problems: found,
     },
     () => [...openPoints(), ...found.map(asOpenPoint), ...byHand.openPoints],

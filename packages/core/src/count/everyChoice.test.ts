@@ -1,6 +1,7 @@
 import { type AssemblyParameter, settlePart } from "../assemblies";
 import { planJob, resolveStorey, resolveSurface } from "../house";
 import {
+  floorKind,
   footingKind,
   masonryWallKind,
   measured,
@@ -21,11 +22,12 @@ import {
 import type { PartKind } from "../parts/partKind";
 import type { SlotParameter } from "../parts/slot";
 import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
+import { floorOf, floorOpeningOf, supportOf } from "../testing/joists";
 import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
 import { rectangle, roofOf } from "../testing/roofs";
 import { entered } from "../testing/rooms";
-import { feet, inches, type MeasuringSystem, millimetres } from "../units";
+import { feet, inches, type MeasuringSystem, metres, millimetres } from "../units";
 import { countPart } from "./countPart";
 
 type Choices = Readonly<Record<string, Scalar>>;
@@ -268,6 +270,40 @@ describe("every choice there is reaches the count", () => {
       { pourApart: true, concreteBy: "bags" },
     ];
     expect(withoutEffect(padKind, { system: "imperial", part, assemblyIds: ["pad"], others })).toEqual(["rounding"]);
+  });
+
+  it.each(["imperial", "metric"] as const)("of a floor, %s", (system) => {
+    const floor = floorOf(
+      system,
+      { "edges.a.length": "7.1 m", "edges.b.length": "9.4 m", standing: "2.7 m" },
+      {
+        openings: [
+          floorOpeningOf(
+            system,
+            { along: "1.5 m", off: "1 m", length: "1 m", width: "2.8 m" },
+            { measuredAs: "clear" },
+          ),
+          floorOpeningOf(system, { along: "4 m", off: "6 m", length: "2 m", width: "1 m" }, { id: "p" }),
+        ],
+        supports: [supportOf(system, "beam", "5 m")],
+        bears: { c: "hangers" },
+      },
+    );
+    const found = { supports: [], doubled: [{ name: "Wall", atNm: metres(2.9) }], short: [], apart: 0 };
+    const others: Choices[] = [
+      {},
+      { overSupport: "lapped" },
+      { edgesBear: "built-in" },
+      { edgesBear: "built-in", strapSpacing: metres(2) },
+      { blocking: "two" },
+      { panelsBy: "by-area" },
+      { labourBy: "area" },
+      { closeJoists: "merge", joistSpacing: millimetres(390) },
+    ];
+    const part = { ...floor, found, firstJoist: measured(millimetres(70), "") };
+    const dead = withoutEffect(floorKind, { system, part, assemblyIds: ["floor"], others });
+    // A row that somebody looked up is held beside the spans, and moves no count.
+    expect(dead).toEqual(["tableSpan"]);
   });
 
   it("of keeping water out", () => {

@@ -1,3 +1,4 @@
+export * from "./bestPanels";
 export * from "./countJob";
 export { countPart } from "./countPart";
 export * from "./jobSheets";

@@ -1,6 +1,6 @@
 import type { Drawing } from "../drawing/drawing";
 import type { OpenPoint } from "../kinds";
-import type { ComparedCount, Piece } from "../layouts";
+import type { ComparedCount, PanelFacts, Piece } from "../layouts";
 import type { Problem } from "../problems/problem";
 import type { CountLine } from "./countLine";
 
@@ -16,6 +16,8 @@ export type PartCount = {
   readonly pieces: readonly Piece[];
   /** What comes out by either of two ways of counting, for parts that have two. */
   readonly compared: readonly ComparedCount[];
+  /** What sheets come to that are laid from a start somebody can move. */
+  readonly panels?: PanelFacts | undefined;
   readonly drawing: Drawing;
   readonly problems: readonly Problem[];
   readonly openPoints: readonly OpenPoint[];

@@ -53,6 +53,7 @@ export type PlanRole =
   | "valley"
   | "wall-line"
   | "timber"
+  | "metal"
   | "panel"
   | "opening"
   | "concrete"

@@ -28,7 +28,7 @@ export function plateUnderStorey<P extends Plate>(plate: P, storey: StoreyPlan):
 }
 
 /** A wall of the storey that carries, where it stands on the plan. */
-type Carrying = { readonly from: Point; readonly to: Point };
+type Carrying = { readonly name: string; readonly from: Point; readonly to: Point };
 
 const carries = (wall: WallPart): boolean =>
   kindOf(wall).wall?.turnsCorners === true || ("bearing" in wall.choices && wall.choices.bearing === true);
@@ -45,7 +45,7 @@ export function carryingWithin(storey: StoreyPlan, plan: JobPlan): Carrying[] {
       xNm: Math.round(wall.direction.x * nm + wall.normal.x * wall.centreNm),
       yNm: Math.round(wall.direction.y * nm + wall.normal.y * wall.centreNm),
     });
-    return [{ from: at(fromNm), to: at(toNm) }];
+    return [{ name: part.name, from: at(fromNm), to: at(toNm) }];
   });
 }
 

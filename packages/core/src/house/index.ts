@@ -1,6 +1,7 @@
 export * from "./copyStorey";
 export * from "./draw";
 export * from "./floorArea";
+export { resolveJoisted } from "./floorOnPlan";
 export * from "./footprint";
 export * from "./footprintEdges";
 export * from "./groundUnder";

@@ -1,5 +1,6 @@
 import {
   isFaceOf,
+  isJoistedPart,
   isRoof,
   isStorey,
   isSurface,
@@ -17,6 +18,7 @@ import {
   type WallOnPlan,
   type WallPart,
 } from "../kinds";
+import { resolveJoisted } from "./floorOnPlan";
 import { openingsIn, type PlanOpening } from "./openings";
 import { roofsOf } from "./roofsMeet";
 import { resolveWaterproofing } from "./roomBelow";
@@ -149,6 +151,7 @@ function resolvePart(part: Part, plan: JobPlan): Part {
   if (isWallPart(part)) return resolveWall(part, plan);
   if (isSurface(part)) return resolveSurface(part, plan);
   if (isWaterproofing(part)) return resolveWaterproofing(part, plan);
+  if (isJoistedPart(part)) return resolveJoisted(part, plan);
   if (isRoof(part)) return roofsOf(plan).get(part.id) ?? part;
   // Nobody asks for what a storey comes to but what is counted on it.
   return isStorey(part) && part.uses.length > 0 ? resolveStorey(part, plan) : part;

@@ -1,4 +1,5 @@
 import type { Build } from "../layouts";
+import { layOutFloor } from "./floor/build/layOut";
 import { layOutFooting } from "./footing/build/layOut";
 import { layOutMasonryWall } from "./masonry-wall/build/layOut";
 import { layOutPad } from "./pad/build/layOut";
@@ -20,6 +21,7 @@ const BUILDS: Builds = {
   "masonry-wall": layOutMasonryWall,
   pier: layOutPier,
   roof: layOutRoof,
+  floor: layOutFloor,
   raft: layOutPlate,
   slab: layOutPlate,
   footing: layOutFooting,

@@ -1,5 +1,6 @@
 import { describeKind } from "../testing/describeKind";
 import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
+import { floorOf, floorOpeningOf, supportOf } from "../testing/joists";
 import { contexts, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
 import { rectangle, roofOf } from "../testing/roofs";
@@ -7,6 +8,7 @@ import { walkedRoom } from "../testing/rooms";
 import { feet, inches, metres, millimetres } from "../units";
 import type { Wall } from "../wall";
 import { areaKind } from "./area";
+import { floorKind } from "./floor";
 import { footingKind } from "./footing";
 import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
@@ -173,6 +175,37 @@ describeKind(roofTimbersKind, [
   {
     system: "imperial",
     part: listed(listed(timbers, "common-rafter"), "hip-rafter"),
+  },
+]);
+
+describeKind(floorKind, [
+  {
+    system: "imperial",
+    part: floorOf(
+      "imperial",
+      { "edges.a.length": "24'", "edges.b.length": "20'", standing: "9'" },
+      {
+        openings: [floorOpeningOf("imperial", { along: "5'", off: "2'", length: "9'", width: "3'4" })],
+        supports: [supportOf("imperial", "beam", "10'")],
+        doubled: [{ id: "d", at: measured(feet(18)) }],
+        bears: { c: "ledger" },
+        choices: { overSupport: "in-line" },
+      },
+    ),
+    mirrored: (floor) => ({
+      ...floor,
+      openings: floor.openings.map((each) => ({ ...each, along: measured(feet(24 - 5 - 9)) })),
+      doubled: [{ id: "d", at: measured(feet(6)) }],
+      choices: { ...floor.choices, layoutFrom: "end", panelCorner: "end-near" },
+    }),
+  },
+  {
+    system: "metric",
+    part: floorOf(
+      "metric",
+      { "edges.a.length": "4.8 m", "edges.b.length": "3.6 m" },
+      { choices: { blockKind: "struts" } },
+    ),
   },
 ]);
 

@@ -4,6 +4,7 @@ import type { Role } from "../parts/role";
 import type { SlotParameter } from "../parts/slot";
 import type { AssemblyRef } from "../parts/use";
 import { areaKind } from "./area";
+import { floorKind } from "./floor";
 import { footingKind } from "./footing";
 import { lengthKind } from "./length";
 import { masonryWallKind } from "./masonry-wall";
@@ -29,6 +30,7 @@ export const PART_KINDS = {
   "masonry-wall": masonryWallKind,
   pier: pierKind,
   roof: roofKind,
+  floor: floorKind,
   raft: raftKind,
   slab: slabKind,
   footing: footingKind,

@@ -10,6 +10,9 @@ export type RoleWorking = Omit<MeasureWorking, "sentence"> & { readonly from: re
 /** The same thing counted in two ways: as it is laid out, and by area. */
 export type ComparedCount = { readonly what: string; readonly laidOut: number; readonly byArea: number };
 
+/** Of sheets that are laid from a start somebody can move: how many are bought, what is cut off, and ends that lie on nothing. */
+export type PanelFacts = { readonly bought: number; readonly offcutM2: number; readonly looseJoints: number };
+
 /** A part with whatever an assembly lays out on it: what its formulas stand on. */
 export type LaidPart = {
   readonly pieces: readonly Piece[];
@@ -24,6 +27,8 @@ export type LaidPart = {
   readonly reckoned: boolean;
   /** Laid out to be looked at, and counted by area. */
   readonly byArea?: boolean;
+  /** What sheets over it come to beside how many there are. */
+  readonly panels?: PanelFacts | undefined;
   /** What comes out by either of two ways of counting, side by side. */
   readonly compared?: readonly ComparedCount[];
   /** Packs, loads and hired days are rounded up for this part alone, not with the rest of the job. */

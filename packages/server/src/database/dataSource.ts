@@ -12,6 +12,7 @@ import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Assemblies1764200000000 } from "./assemblies";
 import { ChangeNumbers1764600000000 } from "./changeNumbers";
 import { metAnother } from "./conflicts";
+import { FloorStarters1766000000000 } from "./floorStarters";
 import { GroundStarters1765000000000 } from "./groundStarters";
 import { Initial1764000000000 } from "./initial";
 import { JobPrices1764900000000 } from "./jobPrices";
@@ -45,6 +46,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       PriceHistory1764800000000,
       JobPrices1764900000000,
       GroundStarters1765000000000,
+      FloorStarters1766000000000,
     ],
     entities: [
       companyEntity,

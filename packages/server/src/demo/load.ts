@@ -11,6 +11,7 @@ import { noteVersion } from "../parts/store";
 import { priceItemEntity } from "../priceList/entity";
 import { quoteDate } from "../quotes/dates";
 import { issueQuote } from "../quotes/routes";
+import { lanternFloors } from "./floors";
 import { bramblegate, lanternGround, quillmoorGround } from "./ground";
 import { lanternHouse } from "./lanternHouse";
 import { DEMO_COMPANY, DEMO_PASSWORD, DEMO_PEOPLE } from "./people";
@@ -98,7 +99,8 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
   const job = { ...start, pricing: { ...start.pricing, extras }, standard };
   const row = await insertJob(manager, companyId, job);
   const context = partContext("imperial", library);
-  const parts = [...lanternHouse(randomUUID, context), ...lanternGround(randomUUID, context)];
+  const house = lanternHouse(randomUUID, context);
+  const parts = [...house, ...lanternGround(randomUUID, context), ...lanternFloors(house, randomUUID, context)];
   await insertParts(manager, companyId, row.id, owner, parts);
   await issueQuote(manager, companyId, row.id, owner, quoteDate(undefined));
 }

@@ -1,13 +1,13 @@
 import { fixingsInSheet, type SheetDimensions } from "../../../../assemblies";
 import type { PlanShape } from "../../../../drawing/drawing";
 import type { SheetPiece } from "../../../../drawing/piece";
-import { areaOfRing } from "../../../../geometry/skeleton";
+import { areaOfRing, type XY, type XYZ } from "../../../../geometry/skeleton";
 import { nestPieces } from "../../../../layouts";
+import { type Laid, layInCourses } from "../../../../layouts/sheets/overOutline";
 import { type Nanometres, NM_PER_MM, toMetres } from "../../../../units";
 import type { RoofFace, RoofForm } from "../../form";
 import { frameOfSlope } from "../../skin";
-import { layoutStarts } from "../rafters";
-import { flattened, type Laid, layOnSlope } from "./lay";
+import { inFace, layoutStarts } from "../rafters";
 import { boxed, turnedInto } from "./turned";
 
 export const PANEL_ROLE = "roof-panel";
@@ -38,6 +38,15 @@ const MM_PER_M = 1000;
 const MM2_PER_M2 = 1e6;
 const nm = (mm: number): Nanometres => Math.round(mm * NM_PER_MM);
 
+/** A slope flattened: along its foot, and up along it from the line its plane rises from. */
+function flattened(face: RoofFace, ring: readonly { readonly from: XYZ }[]): XY[] {
+  const secant = Math.hypot(1, face.pitch);
+  return ring.map(({ from }) => {
+    const [along, into] = inFace(face, from);
+    return [along, into * secant];
+  });
+}
+
 type OnSlope = Laid & { readonly face: RoofFace; readonly id: string; readonly startMm: number };
 
 /** A flat at the top is a slope of no pitch. */
@@ -48,7 +57,7 @@ function onSlopes(form: RoofForm, { size, fromEnd }: PanelOptions): OnSlope[] {
     const rings = [face.sides, ...face.carried.map(({ ring }) => ring)].map((ring) => flattened(face, ring));
     const holes = face.holes.map(({ ring }) => flattened(face, ring));
     const startMm = startOf(face);
-    return layOnSlope(rings, holes, startMm, sheet).map((laid, index) => {
+    return layInCourses(rings, holes, { fromMm: startMm }, sheet).map((laid, index) => {
       return { ...laid, face, startMm, id: `panel-${face.id}-${index + 1}` };
     });
   });

@@ -1,26 +1,15 @@
-import type { Point, Polygon } from "../../../../geometry";
-import { both, without } from "../../../../geometry/grid";
-import { areaOfRing, type XY, type XYZ } from "../../../../geometry/skeleton";
-import { NM_PER_MM } from "../../../../units";
-import type { RoofFace } from "../../form";
-import { inFace } from "../rafters";
+import type { Point, Polygon } from "../../geometry";
+import { both, without } from "../../geometry/grid";
+import { areaOfRing, type XY } from "../../geometry/skeleton";
+import { NM_PER_MM } from "../../units";
 
-/** A sheet as it lies on a slope: along its foot, and up it. Millimetres. */
+/** A sheet as it lies: along its course, and up from one course to the next. Millimetres. */
 export type LyingSheet = { readonly alongMm: number; readonly upMm: number };
 
-/** What of a sheet's place lies on the slope, in the slope's own plane: along its foot and up along the slope. */
+/** What of a sheet's place lies within the outline, in the outline's own plane. */
 export type Laid = { readonly corners: readonly XY[]; readonly course: number };
 
 const LEAST_MM2 = 400;
-
-/** A slope flattened: along its foot, and up along it from the line its plane rises from. */
-export function flattened(face: RoofFace, ring: readonly { readonly from: XYZ }[]): XY[] {
-  const secant = Math.hypot(1, face.pitch);
-  return ring.map(({ from }) => {
-    const [along, into] = inFace(face, from);
-    return [along, into * secant];
-  });
-}
 
 const toPoints = (ring: readonly XY[]): Polygon =>
   ring.map(([x, y]): Point => ({ xNm: Math.round(x * NM_PER_MM), yNm: Math.round(y * NM_PER_MM) }));
@@ -100,23 +89,32 @@ const withoutDoubles = (ring: readonly XY[]): XY[] =>
     return Math.abs(nextX - x) > 1e-6 || Math.abs(nextY - y) > 1e-6;
   });
 
+/** Where a course's sheets are counted from, and the foot of the first course; half a sheet back in every other course where nothing else is said. */
+export type Courses = {
+  readonly fromMm: number;
+  /** Below the outline where the first course is not a whole one; its lowest corner where absent. */
+  readonly footMm?: number;
+  /** How far each course is shifted from the first. */
+  readonly shiftMm?: (course: number) => number;
+};
+
 /**
- * Sheets in courses from the foot of a slope up, every other course by half a sheet, their ends where rafters lie; cut where the slope ends,
- * and where something is cut out of it.
+ * Sheets in courses over outlines in one plane, each course shifted so that no joint runs on; cut where an outline ends, and where something is
+ * cut out of it.
  */
-export function layOnSlope(
+export function layInCourses(
   rings: readonly (readonly XY[])[],
   holes: readonly (readonly XY[])[],
-  fromMm: number,
+  { fromMm, footMm, shiftMm }: Courses,
   sheet: LyingSheet,
 ): Laid[] {
   const corners = rings.flat();
   const [left, right] = [Math.min(...corners.map(([x]) => x)), Math.max(...corners.map(([x]) => x))];
-  const [low, high] = [Math.min(...corners.map(([, y]) => y)), Math.max(...corners.map(([, y]) => y))];
+  const [low, high] = [footMm ?? Math.min(...corners.map(([, y]) => y)), Math.max(...corners.map(([, y]) => y))];
   const laid: Laid[] = [];
   const courses = Math.ceil((high - low) / sheet.upMm - 1e-6);
   for (let course = 0; course < courses; course += 1) {
-    const origin = fromMm + (course % 2 === 1 ? sheet.alongMm / 2 : 0);
+    const origin = fromMm + (shiftMm?.(course) ?? (course % 2 === 1 ? sheet.alongMm / 2 : 0));
     const first = Math.floor((left - origin) / sheet.alongMm + 1e-6);
     for (let at = origin + first * sheet.alongMm; at < right - 1e-6; at += sheet.alongMm) {
       const from = low + course * sheet.upMm;

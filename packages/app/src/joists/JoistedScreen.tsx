@@ -1,0 +1,117 @@
+import {
+  ALONE,
+  isJoistedPart,
+  type Joisted,
+  type JoistedPart,
+  kindOf,
+  type Part,
+  resolveJoisted,
+} from "@wide-porch/core";
+import { useCallback, useDeferredValue, useMemo, useState } from "react";
+import { SlotChoices } from "../assembly/SlotChoices";
+import { UsesPanel } from "../assembly/UsesPanel";
+import { Warning } from "../components/Text";
+import { settledPart } from "../ground/settledPart";
+import { useJob, useLatestCount } from "../job/JobContext";
+import { useJobLater } from "../job/useJobLater";
+import { ConfirmPart } from "../measure/ConfirmPart";
+import { FigureList } from "../measure/FigureList";
+import { LiveCount } from "../measure/LiveCount";
+import { MeasureList } from "../measure/MeasureList";
+import { PartLayout } from "../measure/PartLayout";
+import { PartName } from "../measure/PartName";
+import { usePartFigures } from "../measure/usePartFigures";
+import { NotesAndPhotos } from "../photos/NotesAndPhotos";
+import { asItLies } from "./changes";
+import { JoistPlan } from "./JoistPlan";
+import { joistsLive } from "./liveWords";
+import { MovePanel } from "./MovePanel";
+import { OpeningsPanel } from "./OpeningsPanel";
+import { OutlinePanel } from "./OutlinePanel";
+import { PanelsPanel } from "./PanelsPanel";
+import { SupportsPanel } from "./SupportsPanel";
+
+/** What has lists of its own. */
+const ELSEWHERE = /^(edges|openings|supports|doubled)\.|^(firstJoist|panelShift|rowShift)$/;
+
+/** Something of joists: its plan with every one of them, its outline, what goes through it and what carries it. */
+export function JoistedScreen({ part: entered }: { readonly part: JoistedPart }) {
+  const { plan } = useJobLater("plan");
+  // A floor that goes along with the plan is changed as it lies there now.
+  const part = useMemo(() => asItLies(entered, plan), [entered, plan]);
+  const { context, slots: unsettled, active, show, change, pad } = usePartFigures<JoistedPart>(part);
+  const { rules } = useJob("rules");
+  const kind = kindOf(part);
+  const settled = useMemo(
+    () => settledPart<JoistedPart>(resolveJoisted(part, plan), context.system, rules),
+    [part, plan, context.system, rules],
+  );
+  // What follows the choices is shown as they are settled.
+  const slots = useMemo(() => {
+    const by = new Map(kind.dimensions(settled, context).map((each) => [each.path, each.dimension]));
+    return unsettled.map((slot) => {
+      const now = by.get(slot.path);
+      return now && slot.figure.value === null
+        ? { ...slot, figure: { ...slot.figure, value: now.valueNm, assumed: now.assumed } }
+        : slot;
+    });
+  }, [unsettled, kind, settled, context]);
+  const count = useDeferredValue(useLatestCount(part.id));
+  const [refusal, setRefusal] = useState<string>();
+  const [moving, setMoving] = useState(false);
+  const changeIt = useCallback(
+    (choose: (now: JoistedPart) => JoistedPart): boolean => {
+      const problem = change((now: Part) => (isJoistedPart(now) ? choose(now) : now));
+      setRefusal(problem ? `${problem.message} It stays as it was.` : undefined);
+      return problem === undefined;
+    },
+    [change],
+  );
+  const plain = kind.draw(settled, context, ALONE);
+  const drawn = count && count.drawing.kind === plain.kind ? count.drawing : plain;
+  const props = { part, slots, active, onChange: changeIt, onFigure: show };
+  const told = count?.problems;
+  const lone = slots.filter(({ path }) => !ELSEWHERE.test(path));
+  return (
+    <PartLayout
+      phoneHeightPx={300}
+      drawing={
+        drawn.kind === "plan"
+          ? (heightPx) => (
+              <JoistPlan
+                drawing={drawn}
+                part={settled}
+                heightPx={heightPx}
+                active={active}
+                moving={moving}
+                onFigure={show}
+                onMoved={(firstJoist) => changeIt((now) => ({ ...now, firstJoist }))}
+              />
+            )
+          : undefined
+      }
+      pad={pad}
+      lists={
+        <>
+          <PartName part={part} />
+          <ConfirmPart partId={part.id} />
+          <LiveCount partId={part.id} say={joistsLive} />
+          {refusal ? <Warning role="alert">{refusal}</Warning> : null}
+          <MovePanel {...props} told={told} moving={moving} onMoving={setMoving} />
+          <OutlinePanel {...props} found={settled as Joisted} />
+          <OpeningsPanel {...props} told={told} />
+          <SupportsPanel {...props} told={told} found={settled as Joisted} />
+          <PanelsPanel {...props} told={told} />
+          <FigureList slots={lone} activePath={active} onOpen={show} title={kind.label} told={told} />
+          <MeasureList
+            measures={kind.measures(settled, context, ALONE)}
+            drawing={drawn.kind === "plan" ? drawn : undefined}
+          />
+          <SlotChoices part={part} onChange={change} />
+          <UsesPanel part={part} />
+          <NotesAndPhotos part={part} />
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,23 @@
+import { builderOf, type Library, partContext, settlePart, slotValues } from "../assemblies";
+import { ALONE, isFloor, JOIST_PARAMETERS, joistChoicesOf, type Part } from "../kinds";
+import { panelSize } from "../kinds/floor/build/layOut";
+import { longestSold } from "../kinds/roof/build/longest";
+import { bestStart, layJoists, type TriedStart } from "../layouts/joists";
+import type { MeasuringSystem } from "../units";
+
+/** Where panels begin as they lie, and where they take the fewest. */
+export type BestPanels = { readonly now: TriedStart; readonly best: TriedStart };
+
+/** The best start of the panels over a part, which stands as the plan has it; undefined where none are laid out on it. */
+export function bestPanelsOf(entered: Part, system: MeasuringSystem, library: Library): BestPanels | undefined {
+  const part = settlePart(entered, system, library);
+  const assembly = builderOf(entered, system, library);
+  if (!isFloor(part) || !assembly) return undefined;
+  const context = partContext(system, library);
+  const choices = joistChoicesOf(part, system);
+  const laid = layJoists(part, choices, context, longestSold(assembly, library));
+  if (!laid || choices.panelsBy !== "laid-out") return undefined;
+  const site = { library, context, around: ALONE };
+  const { size } = panelSize(laid, assembly, slotValues(JOIST_PARAMETERS, choices), site);
+  return size && bestStart(laid, size);
+}

@@ -1,0 +1,111 @@
+import { minus, type Point, turned } from "../geometry";
+import { type FoundFloor, type FoundLine, type Joisted, joistShape, newJoistEdge, runsWithJoists } from "../kinds";
+import { onPlan } from "../parts/walkedOutline";
+import { metres, millimetres, type Nanometres } from "../units";
+import { footprintOf } from "./footprint";
+import { type FootprintEdge, footprintEdges } from "./footprintEdges";
+import { carryingWithin } from "./groundUnder";
+import { degreesOf, edgesOverRing, outsideRing } from "./outsideRing";
+import type { JobPlan, StoreyPlan } from "./storeyPlan";
+
+/** Joists higher than this lie over the rooms of their storey; lower ones under them. */
+const OVER_NM = metres(1.5);
+/** A wall is one that runs across where no more than this is missing at either end: the walls it stands against. */
+const SHORT_NM = millimetres(900);
+
+/** A wall so near to an edge is the one that the edge lies on. */
+const AT_EDGE_NM = millimetres(300);
+
+/** The storey as if these were all its rooms. */
+function onlyRooms(storey: StoreyPlan, roomIds: readonly string[]): StoreyPlan {
+  const rooms = storey.rooms.filter(({ room }) => roomIds.includes(room.id));
+  return { ...storey, rooms, footprint: footprintOf(rooms) };
+}
+
+/** The sides it lies within, and in how many pieces apart from them more of it would lie. */
+function ringUnder(
+  { follows }: Joisted,
+  storey: StoreyPlan,
+): { readonly ring: readonly FootprintEdge[]; readonly apart: number } {
+  const under = follows.how === "rooms" ? onlyRooms(storey, follows.roomIds) : storey;
+  const ring = outsideRing(under);
+  const rest = footprintEdges(under).length - ring.length;
+  return { ring, apart: rest > 0 ? Math.max(1, (under.footprint?.rings.length ?? 1) - 1) : 0 };
+}
+
+/** The outline as the plan has it now, begun with the edge that was the first; the same part while there is none. */
+function overPlan<P extends Joisted>(part: P, ring: readonly FootprintEdge[]): P {
+  if (ring.length === 0) return part;
+  const edges = edgesOverRing(ring, part.edges, onPlan(part.edges, part.place), newJoistEdge);
+  const begins = Math.max(
+    0,
+    edges.findIndex(({ id }) => id === part.edges[0]?.id),
+  );
+  const first = ring[begins];
+  if (!first) return part;
+  const place = { xNm: Math.round(first.from.xNm), yNm: Math.round(first.from.yNm), turnDegrees: degreesOf(first) };
+  return { ...part, edges: [...edges.slice(begins), ...edges.slice(0, begins)], place };
+}
+
+type Stretch = { readonly name: string; readonly from: Point; readonly to: Point };
+
+/** Walls within a storey with a room on both sides, whatever they are built of. */
+const wallsWithin = (storey: StoreyPlan): Stretch[] =>
+  storey.walls.flatMap((wall): Stretch[] => {
+    const roomIds = new Set(wall.faces.map(({ roomId }) => roomId));
+    if (roomIds.size < 2) return [];
+    const at = (nm: Nanometres): Point => ({
+      xNm: Math.round(wall.direction.x * nm + wall.normal.x * wall.centreNm),
+      yNm: Math.round(wall.direction.y * nm + wall.normal.y * wall.centreNm),
+    });
+    const names = storey.rooms.filter(({ room }) => roomIds.has(room.id)).map(({ room }) => room.name);
+    return [{ name: `Wall between ${names.join(" and ")}`, from: at(wall.fromNm), to: at(wall.toNm) }];
+  });
+
+const besidesOf = (plan: JobPlan, storey: StoreyPlan, by: 1 | -1): StoreyPlan | undefined => {
+  const index = plan.storeys.findIndex(({ name }) => name === storey.name);
+  return index < 0 ? undefined : plan.storeys[index + by];
+};
+
+/** What carries the joists, and what stands on them, among the walls of the plan. */
+function foundOn(part: Joisted, storey: StoreyPlan, plan: JobPlan, apart: number): FoundFloor {
+  const shape = joistShape(part);
+  if (!shape) return { supports: [], doubled: [], short: [], apart };
+  const over = (part.top.valueNm ?? 0) > OVER_NM;
+  const below = over ? storey : besidesOf(plan, storey, -1);
+  const on = over ? besidesOf(plan, storey, 1) : storey;
+  const local = (point: Point) => shape.toUV(turned(minus(point, part.place), -part.place.turnDegrees));
+  const [us, vs] = [shape.ring.map(({ u }) => u), shape.ring.map(({ v }) => v)];
+  const [u0, u1, v0, v1] = [Math.min(...us), Math.max(...us), Math.min(...vs), Math.max(...vs)];
+  const short: string[] = [];
+  const supports = (below ? carryingWithin(below, plan) : []).flatMap(({ name, from, to }): FoundLine[] => {
+    const [a, b] = [local(from), local(to)];
+    const at = Math.round((a.u + b.u) / 2);
+    const across = Math.abs(a.v - b.v) > Math.abs(a.u - b.u);
+    const [low, high] = [Math.min(a.v, b.v), Math.max(a.v, b.v)];
+    if (!across || at - u0 < AT_EDGE_NM || u1 - at < AT_EDGE_NM || high <= v0 || low >= v1) return [];
+    if (low - v0 > SHORT_NM || v1 - high > SHORT_NM) {
+      short.push(name);
+      return [];
+    }
+    return [{ name, atNm: at }];
+  });
+  const doubled = (on ? wallsWithin(on) : []).flatMap(({ name, from, to }): FoundLine[] => {
+    const [a, b] = [local(from), local(to)];
+    const at = Math.round((a.v + b.v) / 2);
+    const along = Math.abs(a.u - b.u) > Math.abs(a.v - b.v);
+    const within = Math.max(a.u, b.u) > u0 && Math.min(a.u, b.u) < u1;
+    const atEdge = shape.edges.some((edge) => runsWithJoists(edge) && Math.abs(edge.from.v - at) < AT_EDGE_NM);
+    return along && within && at > v0 && at < v1 && !atEdge ? [{ name, atNm: at }] : [];
+  });
+  return { supports, doubled, short, apart };
+}
+
+/** Joists as the plan has them: over what they follow, with the walls that carry them and those that stand on them. */
+export function resolveJoisted<P extends Joisted>(part: P, plan: JobPlan): P {
+  const storey = plan.storeys.find(({ name }) => name === part.storey);
+  if (!storey || part.follows.how === "own") return part;
+  const { ring, apart } = ringUnder(part, storey);
+  const laid = overPlan(part, ring);
+  return { ...laid, found: foundOn(laid, storey, plan, apart) };
+}

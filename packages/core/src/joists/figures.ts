@@ -1,0 +1,153 @@
+import type { Dimension } from "../parts/dimension";
+import { changeById, figureSetters } from "../parts/figures";
+import type { DimensionSlot } from "../parts/partKind";
+import { edgeLetter, followRectangle } from "../parts/walkedOutline";
+import type { Nanometres } from "../units";
+import { shiftToJoists } from "./lines";
+import type { FloorOpening, Joisted, Support } from "./schema";
+
+const OWN = [
+  ["top", "Top of the joists above the storey’s floor"],
+  ["firstJoist", "First joist of the layout, its middle"],
+  ["panelShift", "First panel is short by"],
+  ["rowShift", "First row of panels is short by"],
+  ["standing", "From the top of the joists to what posts stand on"],
+] as const;
+type OwnFigure = (typeof OWN)[number][0];
+
+const OPENING_FIGURES = [
+  ["along", "Along Edge A from its start"],
+  ["off", "In from Edge A"],
+  ["length", "Length along Edge A"],
+  ["width", "Width in from Edge A"],
+] as const;
+
+const KIND_WORDS: Readonly<Record<FloorOpening["kind"], string>> = {
+  stair: "Stair opening",
+  chimney: "Chimney opening",
+  hatch: "Hatch",
+};
+const SUPPORT_WORDS: Readonly<Record<Support["kind"], string>> = {
+  wall: "Wall below",
+  beam: "Beam below",
+  "flush-beam": "Flush beam",
+};
+
+const numbered = (words: string, alike: readonly { readonly id: string }[], id: string): string => {
+  const index = alike.findIndex((each) => each.id === id);
+  return alike.length > 1 ? `${words} ${index + 1}` : words;
+};
+
+export const floorOpeningName = ({ openings }: Pick<Joisted, "openings">, id: string): string | undefined => {
+  const opening = openings.find((each) => each.id === id);
+  return (
+    opening &&
+    numbered(
+      KIND_WORDS[opening.kind],
+      openings.filter(({ kind }) => kind === opening.kind),
+      id,
+    )
+  );
+};
+export const supportName = ({ supports }: Pick<Joisted, "supports">, id: string): string | undefined => {
+  const support = supports.find((each) => each.id === id);
+  return (
+    support &&
+    numbered(
+      SUPPORT_WORDS[support.kind],
+      supports.filter(({ kind }) => kind === support.kind),
+      id,
+    )
+  );
+};
+export const doubledName = ({ doubled }: Pick<Joisted, "doubled">, id: string): string | undefined =>
+  doubled.some((each) => each.id === id) ? numbered("Doubled joist", doubled, id) : undefined;
+
+/** What a figure comes to while nobody has typed it, for what follows by itself. */
+function followed(part: Joisted, name: OwnFigure): Nanometres | null {
+  if (!part.settled) return null;
+  if (name === "firstJoist") return part.settled.choices.joistSpacing;
+  if (name === "panelShift") return shiftToJoists(part, part.settled.choices);
+  return name === "rowShift" ? 0 : null;
+}
+
+function shownDimension(part: Joisted, name: OwnFigure): Dimension {
+  const own = part[name];
+  const followedNm = followed(part, name);
+  return own.valueNm === null && followedNm !== null ? { ...own, valueNm: followedNm, assumed: true } : own;
+}
+
+/** Whether it is left to follow by itself: nobody is asked for it. */
+export const followsByItself = (part: Joisted, path: string): boolean =>
+  (path === "firstJoist" || path === "panelShift" || path === "rowShift") &&
+  part[path].valueNm === null &&
+  part[path].refused === undefined;
+
+/** Lengths of a floor: its edges as they are walked, its openings, what carries it, then what somebody moved. */
+export const joistDimensions = (part: Joisted): DimensionSlot[] => [
+  ...part.edges.map(({ id, length }) => ({
+    path: `edges.${id}.length`,
+    label: "Length",
+    of: `Edge ${edgeLetter(part.edges, id)}`,
+    dimension: length,
+  })),
+  ...part.openings.flatMap((opening) =>
+    OPENING_FIGURES.map(([name, label]) => ({
+      path: `openings.${opening.id}.${name}`,
+      label,
+      of: floorOpeningName(part, opening.id) ?? "",
+      dimension: opening[name],
+    })),
+  ),
+  ...part.supports.map(({ id, at }) => ({
+    path: `supports.${id}.at`,
+    label: "Its middle along the joists",
+    of: supportName(part, id) ?? "",
+    dimension: at,
+  })),
+  ...part.doubled.map(({ id, at }) => ({
+    path: `doubled.${id}.at`,
+    label: "Its middle across the joists",
+    of: doubledName(part, id) ?? "",
+    dimension: at,
+  })),
+  ...OWN.map(([path, label]) => ({ path, label, of: "", dimension: shownDimension(part, path) })),
+];
+
+/** The same floor with one dimension changed. Throws for a path that is none of its figures. */
+function withLength<P extends Joisted>(part: P, path: string, to: (now: Dimension) => Dimension): P {
+  const own = OWN.find(([name]) => name === path)?.[0];
+  if (own) return { ...part, [own]: to(part[own]) };
+  const [, list, id, figure] = /^(edges|openings|supports|doubled)\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
+  const refuse = (): never => {
+    throw new Error(`${part.kind}: "${path}" is not one of its figures`);
+  };
+  if (id === undefined) return refuse();
+  if (list === "edges" && figure === "length" && part.edges.some((each) => each.id === id))
+    return { ...part, edges: changeById(part.edges, id, (edge) => ({ ...edge, length: to(edge.length) })) };
+  const ofOpening = OPENING_FIGURES.find(([name]) => name === figure)?.[0];
+  if (list === "openings" && ofOpening && part.openings.some((each) => each.id === id))
+    return {
+      ...part,
+      openings: changeById(part.openings, id, (each) => ({ ...each, [ofOpening]: to(each[ofOpening]) })),
+    };
+  if (list === "supports" && figure === "at" && part.supports.some((each) => each.id === id))
+    return { ...part, supports: changeById(part.supports, id, (each) => ({ ...each, at: to(each.at) })) };
+  if (list === "doubled" && figure === "at" && part.doubled.some((each) => each.id === id))
+    return { ...part, doubled: changeById(part.doubled, id, (each) => ({ ...each, at: to(each.at) })) };
+  return refuse();
+}
+
+/** Setters of the kind; in a rectangle the side opposite to one that was measured follows it. */
+export function joistSetters<P extends Joisted>() {
+  const { withDimension, withRefused } = figureSetters<P>(withLength);
+  return {
+    withRefused,
+    withDimension: (part: P, path: string, valueNm: number, typed: string): P => {
+      const changed = withDimension(part, path, valueNm, typed);
+      if (!path.startsWith("edges.")) return changed;
+      // An edge that somebody measured is no longer the plan's.
+      return { ...changed, follows: { how: "own" }, edges: [...followRectangle(changed.edges)] };
+    },
+  };
+}

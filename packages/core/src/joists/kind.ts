@@ -1,0 +1,106 @@
+import { boundsOf } from "../geometry";
+import { isAssumed } from "../parts/choicesSlot";
+import { assumedDimension, unmeasured } from "../parts/dimension";
+import { gapPoint } from "../parts/gapPoint";
+import { figurePoints } from "../parts/openPointsOf";
+import type { OpenPoint, PartContext, PartKind } from "../parts/partKind";
+import type { Slot, SlotParameter } from "../parts/slot";
+import { cornersOf, edgeLetter } from "../parts/walkedOutline";
+import { millimetres } from "../units";
+import { type JoistChoices, joistSlot, usualJoists } from "./choices";
+import { drawJoisted } from "./draw";
+import { doubledName, floorOpeningName, followsByItself, joistDimensions, joistSetters, supportName } from "./figures";
+import { joistProblems } from "./problems";
+import { JOIST_QUANTITIES, joistMeasures, joistQuantities } from "./quantities";
+import { JOIST_ROLES } from "./roles";
+import type { JoistEdge, Joisted } from "./schema";
+
+/** Choices that somebody has to confirm, where they come to something beside the others. */
+function choicePoints(part: Joisted, parameters: readonly SlotParameter[], { system }: PartContext): OpenPoint[] {
+  const values = new Map(Object.entries(part.settled?.choices ?? usualJoists(system)));
+  return parameters
+    .filter(({ name, asked, applies }) => asked && isAssumed(part, name) && (applies?.(values) ?? true))
+    .map(({ path, label }) => ({ path, kind: "assumed", message: `${label} is assumed` }));
+}
+
+function extentOf({ edges }: Joisted) {
+  const bounds = boundsOf(cornersOf(edges));
+  if (!bounds) return { xNm: 0, yNm: 0, widthNm: 0, heightNm: 0 };
+  const { min, max } = bounds;
+  return { ...min, widthNm: max.xNm - min.xNm, heightNm: max.yNm - min.yNm };
+}
+
+export const newJoistEdge = (id: string): JoistEdge => ({ id, length: unmeasured, turnDegrees: 90, bears: null });
+
+/** What a new one begins with: a rectangle whose sides wait for a tape, its joists across Edge A. */
+export const newJoisted = () => ({
+  edges: ["a", "b", "c", "d"].map(newJoistEdge),
+  place: { xNm: 0, yNm: 0, turnDegrees: 0 },
+  follows: { how: "own" as const },
+  runs: "across" as const,
+  firstJoist: unmeasured,
+  openings: [],
+  supports: [],
+  doubled: [],
+  panelShift: unmeasured,
+  rowShift: unmeasured,
+  top: assumedDimension(0),
+  standing: unmeasured,
+  choices: {},
+});
+
+/** Posts stand on something only where there are beams; till then nobody is asked how high they are. */
+function needsStanding({ supports, edges, settled }: Joisted): boolean {
+  const onBeam = (bears: JoistEdge["bears"]) => bears === "beam" || bears === "flush-beam";
+  if (settled?.choices.postSpacing === 0) return false;
+  return (
+    supports.some(({ kind }) => kind !== "wall") ||
+    edges.some(({ bears }) => onBeam(bears ?? settled?.choices.edgesBear ?? null))
+  );
+}
+
+const asksFor = (part: Joisted) =>
+  joistDimensions(part).filter(
+    ({ path, dimension }) =>
+      path !== "standing" || dimension.valueNm !== null || dimension.refused !== undefined || needsStanding(part),
+  );
+
+/** What everything of joists answers alike; what differs is its schema, its name and the choices it offers. */
+export function joistedKindFields<P extends Joisted>(
+  parameters: readonly SlotParameter[],
+  words: Pick<Slot<never>, "question" | "moreWords">,
+): Omit<PartKind<P>, "kind" | "label" | "plural" | "schema" | "migrations" | "defaults" | "functions"> {
+  return {
+    order: 1,
+    measures: joistMeasures,
+    quantityNames: JOIST_QUANTITIES,
+    quantities: joistQuantities,
+    roles: JOIST_ROLES,
+    slot: joistSlot<P & { readonly settled?: { choices: JoistChoices; assumed: ReadonlySet<string> } }>(
+      parameters,
+      words,
+    ),
+    outline: extentOf,
+    draw: drawJoisted,
+    across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
+    placeOf: ({ place, top }) => ({ ...place, heightNm: top.valueNm ?? 0 }),
+    problems: joistProblems,
+    openPoints: (part, context) => [
+      ...figurePoints(
+        asksFor(part).filter(({ path }) => !followsByItself(part, path)),
+        context.system,
+      ),
+      ...choicePoints(part, parameters, context),
+      ...gapPoint(part.edges, context.system),
+    ],
+    waits: (part) =>
+      part.edges.some(({ length }) => length.valueNm === null) || gapPoint(part.edges, "metric").length > 0,
+    dimensions: asksFor,
+    ...joistSetters<P>(),
+    nameOfItem: (part, id) =>
+      floorOpeningName(part, id) ??
+      supportName(part, id) ??
+      doubledName(part, id) ??
+      (part.edges.some((edge) => edge.id === id) ? `Edge ${edgeLetter(part.edges, id)}` : undefined),
+  };
+}

@@ -1,0 +1,61 @@
+import type { Point } from "../geometry";
+import type { Nanometres } from "../units";
+import type { JoistChoices } from "./choices";
+import { chordsOf } from "./chords";
+import type { Joisted } from "./schema";
+import { type Area, joistShape, reachOf } from "./shape";
+
+/** Middles of the layout across the outline; moving it by a whole spacing changes nothing. */
+export function layoutLines(
+  { firstJoist }: Pick<Joisted, "firstJoist">,
+  { joistSpacing: spacing, layoutFrom }: Pick<JoistChoices, "joistSpacing" | "layoutFrom">,
+  reach: Area,
+): Nanometres[] {
+  const first = (firstJoist.valueNm ?? spacing) % spacing;
+  const lines: Nanometres[] = [];
+  const wide = reach.v1 - reach.v0;
+  for (let at = first; at < wide; at += spacing)
+    if (at > 0) lines.push(layoutFrom === "start" ? reach.v0 + at : reach.v1 - at);
+  return lines;
+}
+
+/**
+ * How much the first panel is short of whole, so that the ends of panels fall on the layout: what the first line of it, seen from the
+ * side the panels begin at, is short of a spacing.
+ */
+export function shiftToJoists(part: Joisted, choices: JoistChoices): Nanometres {
+  const shape = joistShape(part);
+  if (!shape) return 0;
+  const reach = reachOf(shape.ring);
+  const { joistSpacing: spacing, layoutFrom, panelCorner } = choices;
+  const first = (part.firstJoist.valueNm ?? spacing) % spacing;
+  const fromSide = layoutFrom === (panelCorner.startsWith("start") ? "start" : "end");
+  const seen = fromSide ? first : (reach.v1 - reach.v0 - first) % spacing;
+  return (spacing - seen) % spacing;
+}
+
+/** The lines of the layout on the page of the part, for who moves them before they are counted; none while it does not close. */
+export function layoutOnPage(part: Joisted, choices: JoistChoices): (readonly [Point, Point])[] {
+  const shape = joistShape(part);
+  if (!shape) return [];
+  return layoutLines(part, choices, reachOf(shape.ring)).flatMap((v) =>
+    chordsOf(shape.edges, v - 2000, v + 2000).map(
+      ({ from, to }) => [shape.fromUV({ u: from, v }), shape.fromUV({ u: to, v })] as const,
+    ),
+  );
+}
+
+/** Where the first joist comes to lie when the layout is drawn so far over the page, in steps: within one spacing of its side. */
+export function movedFirst(
+  part: Joisted,
+  { joistSpacing, layoutFrom }: JoistChoices,
+  by: Point,
+  stepNm: Nanometres,
+): Nanometres {
+  const shape = joistShape(part);
+  if (!shape) return joistSpacing;
+  const across = shape.toUV(by).v * (layoutFrom === "start" ? 1 : -1);
+  const at = ((((part.firstJoist.valueNm ?? joistSpacing) + across) % joistSpacing) + joistSpacing) % joistSpacing;
+  const whole = Math.round(at / stepNm) * stepNm;
+  return whole === 0 ? joistSpacing : whole;
+}

@@ -1,0 +1,17 @@
+import { z } from "zod";
+import { JOIST_PARAMETERS } from "../../joists/choices";
+import { type Joisted, joistedFields } from "../../joists/schema";
+import { choicesThatStand } from "../../parts/choicesThatStand";
+
+/** What comes to something on a floor, in the order it is settled. */
+export const FLOOR_PARAMETERS = JOIST_PARAMETERS;
+
+/** A floor or a ceiling of joists, inside the house. */
+export const floorSchema = z.object({
+  kind: z.literal("floor"),
+  schemaVersion: z.literal(1),
+  ...joistedFields,
+  /** What people chose; all else follows the house and the assembly. */
+  choices: choicesThatStand(FLOOR_PARAMETERS),
+});
+export type Floor = z.infer<typeof floorSchema> & Pick<Joisted, "settled" | "found">;

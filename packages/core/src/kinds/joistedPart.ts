@@ -1,0 +1,8 @@
+import type { Floor } from "./floor";
+import { isFloor } from "./floor/isFloor";
+import type { Part } from "./registry";
+
+/** Parts that are laid of joists over an outline: they have openings, supports, panels, and lie over the plan alike. */
+export type JoistedPart = Floor;
+
+export const isJoistedPart = (part: Part): part is JoistedPart => isFloor(part);

@@ -1,0 +1,100 @@
+import type { FramingPiece, Piece } from "../../drawing/piece";
+import { bearingOf, type JoistEdgeUV, runsWithJoists, type UV } from "../../joists/shape";
+import type { Nanometres } from "../../units";
+import type { FloorPlan } from "./floorPlan";
+import { levelStick } from "./stick";
+
+/** How long timber of a role is sold in a section; endless where nobody says. */
+export type Longest = (role: string, sectionId: string) => Nanometres;
+
+/** A length in as many alike as it takes to be cut from what is sold. */
+export function inStock(lengthNm: Nanometres, soldNm: Nanometres): readonly (readonly [Nanometres, Nanometres])[] {
+  const count = Number.isFinite(soldNm) && soldNm > 0 ? Math.max(1, Math.ceil(lengthNm / soldNm)) : 1;
+  return Array.from({ length: count }, (_, index) => {
+    return [Math.round((lengthNm * index) / count), Math.round((lengthNm * (index + 1)) / count)];
+  });
+}
+
+type Along = { readonly at: (along: Nanometres, inward: Nanometres) => UV; readonly lengthNm: Nanometres };
+
+/** Places along an edge and in from it. */
+function alongEdge({ from, to }: JoistEdgeUV): Along {
+  const lengthNm = Math.round(Math.hypot(to.u - from.u, to.v - from.v));
+  const [du, dv] = lengthNm === 0 ? [1, 0] : [(to.u - from.u) / lengthNm, (to.v - from.v) / lengthNm];
+  const at = (along: Nanometres, inward: Nanometres): UV => ({
+    u: Math.round(from.u + du * along - dv * inward),
+    v: Math.round(from.v + dv * along + du * inward),
+  });
+  return { at, lengthNm };
+}
+
+type Band = {
+  readonly role: string;
+  readonly section: FloorPlan["joist"];
+  readonly inwardNm: Nanometres;
+  readonly topNm?: Nanometres;
+};
+
+function bandAlong(line: JoistEdgeUV, id: string, band: Band, plan: FloorPlan, longest: Longest): FramingPiece[] {
+  const { at, lengthNm } = alongEdge(line);
+  const { role, section, inwardNm, topNm } = band;
+  const stretches = inStock(lengthNm, longest(role, section.id));
+  return stretches.map(([from, to], index) =>
+    levelStick(
+      {
+        id: stretches.length > 1 ? `${id}-${index + 1}` : id,
+        role,
+        section,
+        corners: [
+          at(from, inwardNm),
+          at(to, inwardNm),
+          at(to, inwardNm + section.thicknessNm),
+          at(from, inwardNm + section.thicknessNm),
+        ],
+        cutLengthNm: to - from,
+        ...(topNm === undefined ? {} : { topNm }),
+      },
+      plan.shape,
+    ),
+  );
+}
+
+const RIMMED: ReadonlySet<string> = new Set(["plate", "beam", "open"]);
+
+/** What lies along the edges that joists end on: rims, ledgers, and beams under or against them. */
+export function edgePieces(plan: FloorPlan, longest: Longest): Piece[] {
+  const { joist, beam, choices } = plan;
+  return plan.shape.edges.flatMap((line): Piece[] => {
+    const bears = bearingOf(line.edge, choices);
+    const { id } = line.edge;
+    const beams = (topNm: Nanometres): Piece[] =>
+      Array.from({ length: choices.beamPlies }, (_, ply) =>
+        bandAlong(
+          line,
+          `beam-${id}-${ply + 1}`,
+          { role: "floor-beam", section: beam, inwardNm: ply * beam.thicknessNm, topNm },
+          plan,
+          longest,
+        ),
+      ).flat();
+    const under = bears === "beam" ? beams(-joist.depthNm) : [];
+    if (runsWithJoists(line)) return under;
+    if (RIMMED.has(bears))
+      return [
+        ...bandAlong(line, `rim-${id}`, { role: "rim-joist", section: joist, inwardNm: 0 }, plan, longest),
+        ...under,
+      ];
+    if (bears === "ledger")
+      return bandAlong(line, `ledger-${id}`, { role: "joist-ledger", section: joist, inwardNm: 0 }, plan, longest);
+    return bears === "flush-beam" ? beams(0) : [];
+  });
+}
+
+/** Beams along edges, for what stands under them. */
+export const beamEdges = ({ shape, choices }: FloorPlan): JoistEdgeUV[] =>
+  shape.edges.filter((line) => {
+    const bears = bearingOf(line.edge, choices);
+    return bears === "beam" || (bears === "flush-beam" && !runsWithJoists(line));
+  });
+
+export { alongEdge };

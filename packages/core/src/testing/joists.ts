@@ -1,0 +1,64 @@
+import type { Doubled, FloorOpening, Joisted, Support } from "../joists";
+import { type Floor, floorKind } from "../kinds/floor";
+import { measured, unmeasured } from "../parts/dimension";
+import type { MeasuringSystem } from "../units";
+import { tape } from "./ground";
+import { contexts } from "./library";
+
+type Given = {
+  readonly openings?: readonly FloorOpening[];
+  readonly supports?: readonly Support[];
+  readonly doubled?: readonly Doubled[];
+  /** How edges bear, by their ids. */
+  readonly bears?: Readonly<Record<string, Floor["edges"][number]["bears"]>>;
+  readonly runs?: Floor["runs"];
+  readonly choices?: Joisted["choices"];
+};
+
+/** A floor with figures as a tape pad takes them, by their paths. */
+export function floorOf(system: MeasuringSystem, figures: Readonly<Record<string, string>>, given: Given = {}): Floor {
+  const { openings = [], supports = [], doubled = [], bears = {}, runs = "across", choices = {} } = given;
+  const begun = floorKind.defaults("floor", "Floor", contexts[system]);
+  const floor: Floor = {
+    ...begun,
+    runs,
+    openings: [...openings],
+    supports: [...supports],
+    doubled: [...doubled],
+    edges: begun.edges.map((edge) => ({ ...edge, bears: bears[edge.id] ?? null })),
+    choices: { ...choices },
+  };
+  return Object.entries(figures).reduce(
+    (part, [path, text]) => floorKind.withDimension(part, path, tape(text, system), text, contexts[system]),
+    floor,
+  );
+}
+
+type Placed = { readonly along: string; readonly off: string; readonly length: string; readonly width: string };
+
+/** An opening as it is framed, its corner along Edge A and in from it. */
+export function floorOpeningOf(
+  system: MeasuringSystem,
+  { along, off, length, width }: Placed,
+  more: Partial<FloorOpening> = {},
+): FloorOpening {
+  const of = (text: string) => measured(tape(text, system), text);
+  return {
+    id: "o",
+    kind: "stair",
+    along: of(along),
+    off: of(off),
+    length: of(length),
+    width: of(width),
+    measuredAs: "framed",
+    headers: "by-rule",
+    runThrough: false,
+    ...more,
+  };
+}
+
+export const supportOf = (system: MeasuringSystem, kind: Support["kind"], at?: string, id = "s"): Support => ({
+  id,
+  kind,
+  at: at === undefined ? unmeasured : measured(tape(at, system), at),
+});

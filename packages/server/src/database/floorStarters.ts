@@ -1,0 +1,14 @@
+import type { MigrationInterface, QueryRunner } from "typeorm";
+import { addStarters } from "./starters";
+
+/** Floors of joists to build by, with what they are bought for and how long they take, for companies from before there were any. */
+export class FloorStarters1766000000000 implements MigrationInterface {
+  name = "FloorStarters1766000000000";
+
+  async up(runner: QueryRunner): Promise<void> {
+    await addStarters(runner);
+  }
+
+  /** Jobs may be built by them: they stay. */
+  async down(): Promise<void> {}
+}
