@@ -1,4 +1,12 @@
-import { BEARING_WORDS, BEARINGS, edgeLetter, isRoom, type Joisted, newJoistEdge } from "@wide-porch/core";
+import {
+  BEARING_WORDS,
+  BEARINGS,
+  edgeLetter,
+  isRoom,
+  type Joisted,
+  type JoistedPart,
+  newJoistEdge,
+} from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Folded } from "../components/Folded";

@@ -18,11 +18,6 @@ export function asItLies(part: JoistedPart, plan: Parameters<typeof resolveJoist
   return kept;
 }
 
-export const isOf =
-  (kind: string) =>
-  (part: Part): part is JoistedPart =>
-    part.kind === kind;
-
 /** What the plan found for it, in words: `Wall between Kitchen and Hall`. */
 export const foundNames = ({ found }: Joisted): readonly string[] => [
   ...(found?.supports ?? []).map(({ name }) => `${name} carries it`),
