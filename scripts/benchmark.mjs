@@ -38,6 +38,8 @@ async function benchmarkBundled(name) {
 
 console.log("\nCore");
 await benchmarkBundled("benchmarkCore");
+console.log("\nFloors");
+await benchmarkBundled("benchmarkFloors");
 console.log("\nCut lists");
 await benchmarkBundled("benchmarkCutting");
 await withDemoServer(async (address) => {

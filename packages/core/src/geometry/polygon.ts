@@ -102,11 +102,15 @@ export type Bounds = { readonly min: Point; readonly max: Point };
 
 /** Undefined for no points. */
 export function boundsOf(points: readonly Point[]): Bounds | undefined {
-  if (points.length === 0) return undefined;
-  const pick = (choose: (...values: number[]) => number, of: (point: Point) => number) =>
-    points.reduce((best, point) => choose(best, of(point)), of(points[0] ?? { xNm: 0, yNm: 0 }));
-  return {
-    min: { xNm: pick(Math.min, (p) => p.xNm), yNm: pick(Math.min, (p) => p.yNm) },
-    max: { xNm: pick(Math.max, (p) => p.xNm), yNm: pick(Math.max, (p) => p.yNm) },
-  };
+  const [first] = points;
+  if (!first) return undefined;
+  // Every stick and sheet is asked for its bounds: nothing is made on the way.
+  let [left, right, low, high] = [first.xNm, first.xNm, first.yNm, first.yNm];
+  for (const { xNm, yNm } of points) {
+    if (xNm < left) left = xNm;
+    else if (xNm > right) right = xNm;
+    if (yNm < low) low = yNm;
+    else if (yNm > high) high = yNm;
+  }
+  return { min: { xNm: left, yNm: low }, max: { xNm: right, yNm: high } };
 }

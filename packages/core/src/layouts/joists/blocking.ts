@@ -1,6 +1,5 @@
 import type { Piece } from "../../drawing/piece";
 import { withoutSpans } from "../../joists/chords";
-import type { Area } from "../../joists/shape";
 import { bearingOf, runsWithJoists } from "../../joists/shape";
 import { feet, inches, metres, type Nanometres } from "../../units";
 import type { CutJoist } from "./cutJoists";
@@ -35,9 +34,9 @@ function gapsOf(joists: readonly CutJoist[]): Gap[] {
   return ordered.flatMap((left, index) => {
     const free: { from: Nanometres; to: Nanometres }[] = [{ from: left.u0, to: left.u1 }];
     const gaps: Gap[] = [];
-    for (const right of ordered.slice(index + 1)) {
-      if (free.length === 0) break;
-      if (right.v1 <= left.v1) continue;
+    for (let next = index + 1; next < ordered.length && free.length > 0; next += 1) {
+      const right = ordered[next];
+      if (!right || right.v1 <= left.v1) continue;
       for (const span of [...free]) {
         const [from, to] = [Math.max(span.from, right.u0), Math.min(span.to, right.u1)];
         if (from >= to) continue;
@@ -51,11 +50,13 @@ function gapsOf(joists: readonly CutJoist[]): Gap[] {
   });
 }
 
-/** A gap without what an opening takes of it. */
-const besideOpening = (gap: Gap, { area }: { readonly area: Area }): Gap[] =>
-  gap.v0 < area.v1 && gap.v1 > area.v0
-    ? withoutSpans([gap], [{ from: area.u0, to: area.u1 }]).map((span) => ({ ...gap, ...span }))
-    : [gap];
+/** A gap without what openings take of it. */
+function besideOpenings(gap: Gap, openings: FloorPlan["openings"]): Gap[] {
+  const taking = openings.filter(({ area }) => gap.v0 < area.v1 && gap.v1 > area.v0);
+  if (taking.length === 0) return [gap];
+  const taken = taking.map(({ area }) => ({ from: area.u0, to: area.u1 }));
+  return withoutSpans([gap], taken).map((span) => ({ ...gap, ...span }));
+}
 
 type Placed = { readonly u: Nanometres; readonly gap: Gap; readonly over: boolean };
 
@@ -76,7 +77,7 @@ export function blockingOf(plan: FloorPlan, joists: readonly CutJoist[]): Piece[
   const { joist, shape, choices, openings } = plan;
   const half = Math.floor(joist.thicknessNm / 2);
   return gapsOf(joists)
-    .flatMap((gap) => openings.reduce((left, each) => left.flatMap((part) => besideOpening(part, each)), [gap]))
+    .flatMap((gap) => besideOpenings(gap, openings))
     .flatMap((gap) => placesIn(plan, gap))
     .map(({ u, gap, over }, index): Piece => {
       const id = `block-${index + 1}`;

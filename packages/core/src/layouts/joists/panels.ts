@@ -6,7 +6,7 @@ import { type Span, withoutSpans } from "../../joists/chords";
 import { shiftToJoists } from "../../joists/lines";
 import { type Nanometres, NM_PER_MM } from "../../units";
 import { nestPieces } from "../sheets";
-import { layInCourses } from "../sheets/overOutline";
+import { type Box, boxRound, layInCourses } from "../sheets/overOutline";
 import type { CutJoist } from "./cutJoists";
 import type { FloorPlan } from "./floorPlan";
 import { cornersUV, uprightOver } from "./stick";
@@ -31,8 +31,6 @@ export type FloorPanels = {
   readonly fixings: (edgeNm: Nanometres, fieldNm: Nanometres) => number;
 };
 
-type UVBox = { readonly left: number; readonly right: number; readonly low: number; readonly high: number };
-
 const MM2_PER_M2 = 1e6;
 const THICK_NM = 18_000_000;
 const CLEAR_NM = 2_000_000;
@@ -40,11 +38,6 @@ const STAGGER: Readonly<Record<string, (course: number, alongMm: number) => numb
   half: (course, alongMm) => (course % 2) * (alongMm / 2),
   third: (course, alongMm) => (course % 3) * (alongMm / 3),
   none: () => 0,
-};
-
-const boxOf = (corners: readonly XY[]): UVBox => {
-  const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
-  return { left: Math.min(...xs), right: Math.max(...xs), low: Math.min(...ys), high: Math.max(...ys) };
 };
 
 /** As they are asked for: the part's own figures where somebody typed them; else so that ends of panels fall on the layout. */
@@ -77,7 +70,7 @@ function layRows(
   const ring = shape.ring.map(toXY);
   const holes = openings.map(({ area }) => cornersUV(area).map(toXY));
   const sheet = coveredBy(size, choices);
-  const box = boxOf(ring);
+  const box = boxRound(ring);
   const shift = STAGGER[choices.panelStagger];
   return layInCourses(
     [ring],
@@ -93,7 +86,7 @@ function layRows(
 
 /** A hole that lies within one panel is sawn out of it: round the panel, in to the hole, round it, and back. */
 function withHole(ring: readonly XY[], hole: readonly XY[]): readonly XY[] {
-  const [outer, inner] = [boxOf(ring), boxOf(hole)];
+  const [outer, inner] = [boxRound(ring), boxRound(hole)];
   const [corner, begins] = [ring[0], hole[0]];
   const isWithin =
     inner.left > outer.left && inner.right < outer.right && inner.low > outer.low && inner.high < outer.high;
@@ -118,7 +111,7 @@ function isBorne(atNm: Nanometres, along: Span, joists: readonly CutJoist[], { o
 }
 
 /** Ends of panels within the floor, joint by joint, that lie on no joist. */
-function looseJoints(boxes: readonly UVBox[], joists: readonly CutJoist[], plan: FloorPlan): number {
+function looseJoints(boxes: readonly Box[], joists: readonly CutJoist[], plan: FloorPlan): number {
   const nm = (mm: number) => Math.round(mm * NM_PER_MM);
   return boxes.filter((box) => {
     const beside = boxes.filter(
@@ -133,7 +126,7 @@ function looseJoints(boxes: readonly UVBox[], joists: readonly CutJoist[], plan:
 
 /** How many whole panels pieces of these boxes are cut from: each from a new one or from what is left of another. */
 function sheetNumbers(
-  boxes: readonly UVBox[],
+  boxes: readonly Box[],
   sheet: { readonly widthNm: Nanometres; readonly heightNm: Nanometres },
 ): number[] {
   const asked = boxes.map(({ left, right, low, high }) => ({
@@ -145,7 +138,7 @@ function sheetNumbers(
 
 /** What a start comes to, before any panel is drawn: panels bought, and joints off a joist. */
 export function triedStart(plan: FloorPlan, joists: readonly CutJoist[], size: SheetDimensions, start: PanelStart) {
-  const boxes = layRows(plan, size, start).map(boxOf);
+  const boxes = layRows(plan, size, start).map(boxRound);
   const covered = coveredBy(size, plan.choices);
   const sheet = { widthNm: Math.round(covered.alongMm * NM_PER_MM), heightNm: Math.round(covered.upMm * NM_PER_MM) };
   return { bought: new Set(sheetNumbers(boxes, sheet)).size, loose: looseJoints(boxes, joists, plan) };
@@ -159,7 +152,7 @@ export function layFloorPanels(
   start: PanelStart = panelStart(plan),
 ): FloorPanels {
   const corners = layRows(plan, size, start);
-  const boxes = corners.map(boxOf);
+  const boxes = corners.map(boxRound);
   const covered = coveredBy(size, plan.choices);
   const sheet = { widthNm: Math.round(covered.alongMm * NM_PER_MM), heightNm: Math.round(covered.upMm * NM_PER_MM) };
   const numbers = sheetNumbers(boxes, sheet);
@@ -189,7 +182,7 @@ function panelPiece(
 ): SheetPiece {
   const points = ring.map(([v, u]) => shape.fromUV({ u: Math.round(u * NM_PER_MM), v: Math.round(v * NM_PER_MM) }));
   const { min, max } = boundsOf(points) ?? { min: { xNm: 0, yNm: 0 }, max: { xNm: 0, yNm: 0 } };
-  const { left, right, low, high } = boxOf(ring);
+  const { left, right, low, high } = boxRound(ring);
   return {
     id: `panel-${index + 1}`,
     role: FLOOR_PANEL,

@@ -15,7 +15,21 @@ const toPoints = (ring: readonly XY[]): Polygon =>
   ring.map(([x, y]): Point => ({ xNm: Math.round(x * NM_PER_MM), yNm: Math.round(y * NM_PER_MM) }));
 const toMm = (ring: Polygon): XY[] => ring.map(({ xNm, yNm }): XY => [xNm / NM_PER_MM, yNm / NM_PER_MM]);
 
-type Box = { readonly left: number; readonly right: number; readonly low: number; readonly high: number };
+/** A rectangle round something in the outline's plane. */
+export type Box = { readonly left: number; readonly right: number; readonly low: number; readonly high: number };
+
+export function boxRound(corners: readonly XY[]): Box {
+  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const [x, y] of corners) {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    low = Math.min(low, y);
+    high = Math.max(high, y);
+  }
+  return { left, right, low, high };
+}
+
+const boxesMeet = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.right && a.low < b.high && b.low < a.high;
 
 /** Whether a line comes into a box, however little. */
 function entersBox(from: XY, to: XY, { left, right, low, high }: Box): boolean {
@@ -108,9 +122,9 @@ export function layInCourses(
   { fromMm, footMm, shiftMm }: Courses,
   sheet: LyingSheet,
 ): Laid[] {
-  const corners = rings.flat();
-  const [left, right] = [Math.min(...corners.map(([x]) => x)), Math.max(...corners.map(([x]) => x))];
-  const [low, high] = [footMm ?? Math.min(...corners.map(([, y]) => y)), Math.max(...corners.map(([, y]) => y))];
+  const { left, right, low: lowest, high } = boxRound(rings.flat());
+  const low = footMm ?? lowest;
+  const boxedHoles = holes.map((hole) => ({ hole, round: boxRound(hole) }));
   const laid: Laid[] = [];
   const courses = Math.ceil((high - low) / sheet.upMm - 1e-6);
   for (let course = 0; course < courses; course += 1) {
@@ -120,28 +134,28 @@ export function layInCourses(
       const from = low + course * sheet.upMm;
       const box = { left: at, right: at + sheet.alongMm, low: from, high: from + sheet.upMm };
       for (const ring of rings)
-        for (const piece of clipped(box, ring).flatMap((each) => outsideHoles(each, holes)))
+        for (const piece of clipped(box, ring).flatMap((each) => outsideHoles(each, boxedHoles)))
           if (Math.abs(areaOfRing(piece)) > LEAST_MM2) laid.push({ corners: piece, course });
     }
   }
   return laid;
 }
 
+type Hole = { readonly hole: readonly XY[]; readonly round: Box };
+
 /** A hole that takes a piece apart leaves several; one within a piece is sawn out of it. */
-function outsideHoles(piece: readonly XY[], holes: readonly (readonly XY[])[]): (readonly XY[])[] {
-  return holes
-    .reduce(
-      (left: readonly (readonly XY[])[], hole) =>
-        left.flatMap((each): (readonly XY[])[] => {
-          const [x, y] = [each.map(([a]) => a), each.map(([, b]) => b)];
-          const box = { left: Math.min(...x), right: Math.max(...x), low: Math.min(...y), high: Math.max(...y) };
-          const meets = hole.some((from, index) => entersBox(from, hole[(index + 1) % hole.length] ?? from, box));
-          const [corner] = each;
-          if (!meets)
-            return corner && isWithin(hole, [(box.left + box.right) / 2, (box.low + box.high) / 2]) ? [] : [each];
-          return without(toPoints(each), [toPoints(hole)]).map(toMm);
-        }),
-      [piece],
-    )
-    .slice();
+function outsideHoles(piece: readonly XY[], holes: readonly Hole[]): readonly (readonly XY[])[] {
+  let left: readonly (readonly XY[])[] = [piece];
+  for (const hole of holes) {
+    if (left.some((each) => boxesMeet(boxRound(each), hole.round)))
+      left = left.flatMap((each) => outsideHole(each, hole));
+  }
+  return left;
+}
+
+function outsideHole(piece: readonly XY[], { hole }: Hole): readonly (readonly XY[])[] {
+  const box = boxRound(piece);
+  const meets = hole.some((from, index) => entersBox(from, hole[(index + 1) % hole.length] ?? from, box));
+  if (!meets) return isWithin(hole, [(box.left + box.right) / 2, (box.low + box.high) / 2]) ? [] : [piece];
+  return without(toPoints(piece), [toPoints(hole)]).map(toMm);
 }

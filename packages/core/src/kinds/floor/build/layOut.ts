@@ -2,7 +2,7 @@ import { type Assembly, settleParameters, slotValues, type Value } from "../../.
 import type { Drawing, PlanShape } from "../../../drawing/drawing";
 import { isFraming, isSheet, type Piece } from "../../../drawing/piece";
 import { drawJoisted, JOIST_PARAMETERS, joistChoicesOf } from "../../../joists";
-import type { LaidPart, Site } from "../../../layouts";
+import { type LaidPart, piecesByRole, type Site } from "../../../layouts";
 import {
   FLOOR_PANEL,
   type FloorPanels,
@@ -120,13 +120,13 @@ export function layOutFloor(floor: Floor, assembly: Assembly, site: Site): LaidP
   const panelled = laid && panelsOver(laid, assembly, known, site);
   const panels = panelled?.panels;
   const pieces: Piece[] = [...(laid?.pieces ?? []), ...(panels?.pieces ?? [])];
-  const sticks = (role: string) => pieces.filter(isFraming).filter((piece) => piece.role === role);
+  const byRole = piecesByRole(pieces);
+  const sticks = (role: string) => (byRole.get(role) ?? []).filter(isFraming);
   return {
     pieces,
     draw: () => withPieces(drawJoisted(floor, context), pieces),
     laid: {
-      lengthsNm: (role) =>
-        pieces.filter((piece) => piece.role === role).map((piece) => (isFraming(piece) ? piece.cutLengthNm : 0)),
+      lengthsNm: (role) => (byRole.get(role) ?? []).map((piece) => (isFraming(piece) ? piece.cutLengthNm : 0)),
       ask: answersOf(panels),
       sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
     },

@@ -3,6 +3,7 @@ import { isBar, isLayer, isSheet, type Piece } from "../../../drawing/piece";
 import { boundsOf, type Polygon, perimeterNm, polygonArea } from "../../../geometry";
 import { barSize } from "../../../ground";
 import type { MeshSheet } from "../../../ground/meshSheets";
+import { piecesByRole } from "../../../layouts";
 import { areaOf, NM_PER_M, toMetres } from "../../../units";
 import { lappedOver } from "./mesh";
 
@@ -10,12 +11,7 @@ type Told = { readonly pieces: readonly Piece[]; readonly polygon: Polygon; read
 
 /** What the functions of `GROUND_FUNCTIONS` come to. */
 export function groundAnswers({ pieces, polygon, mesh }: Told) {
-  const byRole = new Map<string, Piece[]>();
-  for (const piece of pieces) {
-    const same = byRole.get(piece.role);
-    if (same) same.push(piece);
-    else byRole.set(piece.role, [piece]);
-  }
+  const byRole = piecesByRole(pieces);
   const sum = (roles: readonly Value[], of: (piece: Piece) => number): number => {
     let total = 0;
     for (const role of roles) for (const piece of byRole.get(String(role)) ?? []) total += of(piece);
