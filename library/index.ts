@@ -17,6 +17,7 @@ import imperialBrickVeneer from "./assemblies/imperial/brick-veneer.json";
 import imperialBrickWall from "./assemblies/imperial/brick-wall.json";
 import imperialCavityWall from "./assemblies/imperial/cavity-wall.json";
 import imperialDoorSet from "./assemblies/imperial/door-set.json";
+import imperialFlatRoof from "./assemblies/imperial/flat-roof.json";
 import imperialFloor from "./assemblies/imperial/floor.json";
 import imperialFooting from "./assemblies/imperial/footing.json";
 import imperialInsideWall from "./assemblies/imperial/inside-wall.json";
@@ -44,6 +45,7 @@ import metricBrickVeneer from "./assemblies/metric/brick-veneer.json";
 import metricBrickWall from "./assemblies/metric/brick-wall.json";
 import metricCavityWall from "./assemblies/metric/cavity-wall.json";
 import metricDoorSet from "./assemblies/metric/door-set.json";
+import metricFlatRoof from "./assemblies/metric/flat-roof.json";
 import metricFloor from "./assemblies/metric/floor.json";
 import metricFooting from "./assemblies/metric/footing.json";
 import metricInsideWall from "./assemblies/metric/inside-wall.json";
@@ -115,8 +117,10 @@ export const starterAssemblies: readonly Assembly[] = z
     metricRafterRoof,
     imperialSlopeLining,
     metricSlopeLining,
+    imperialFlatRoof,
     imperialFloor,
     imperialRaft,
+    metricFlatRoof,
     metricFloor,
     metricRaft,
     imperialSlab,

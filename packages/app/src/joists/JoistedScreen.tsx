@@ -1,5 +1,6 @@
 import {
   ALONE,
+  type FloorOpening,
   isJoistedPart,
   type Joisted,
   type JoistedPart,
@@ -7,7 +8,7 @@ import {
   type Part,
   resolveJoisted,
 } from "@wide-porch/core";
-import { useCallback, useDeferredValue, useMemo, useState } from "react";
+import { type ReactNode, useCallback, useDeferredValue, useMemo, useState } from "react";
 import { SlotChoices } from "../assembly/SlotChoices";
 import { UsesPanel } from "../assembly/UsesPanel";
 import { Warning } from "../components/Text";
@@ -22,7 +23,7 @@ import { PartLayout } from "../measure/PartLayout";
 import { PartName } from "../measure/PartName";
 import { usePartFigures } from "../measure/usePartFigures";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
-import { asItLies } from "./changes";
+import { asItLies, type JoistPanelProps } from "./changes";
 import { JoistPlan } from "./JoistPlan";
 import { joistsLive } from "./liveWords";
 import { MovePanel } from "./MovePanel";
@@ -34,8 +35,19 @@ import { SupportsPanel } from "./SupportsPanel";
 /** What has lists of its own. */
 const ELSEWHERE = /^(edges|openings|supports|doubled)\.|^(firstJoist|panelShift|rowShift)$/;
 
+type Props = {
+  readonly part: JoistedPart;
+  /** What of its figures stands in lists of the kind's own. */
+  readonly elsewhere?: RegExp;
+  /** The openings that such a part has. */
+  readonly openingKinds?: readonly FloorOpening["kind"][];
+  /** What is particular to the kind beneath its outline, and beneath its panels; without sides of its own what carries it is asked. */
+  readonly sides?: (props: JoistPanelProps) => ReactNode;
+  readonly more?: (props: JoistPanelProps) => ReactNode;
+};
+
 /** Something of joists: its plan with every one of them, its outline, what goes through it and what carries it. */
-export function JoistedScreen({ part: entered }: { readonly part: JoistedPart }) {
+export function JoistedScreen({ part: entered, elsewhere, openingKinds, sides, more }: Props) {
   const { plan } = useJobLater("plan");
   // A floor that goes along with the plan is changed as it lies there now.
   const part = useMemo(() => asItLies(entered, plan), [entered, plan]);
@@ -71,7 +83,9 @@ export function JoistedScreen({ part: entered }: { readonly part: JoistedPart })
   const drawn = count && count.drawing.kind === plain.kind ? count.drawing : plain;
   const props = { part, slots, active, onChange: changeIt, onFigure: show };
   const told = count?.problems;
-  const lone = slots.filter(({ path }) => !ELSEWHERE.test(path));
+  const lone = slots.filter(
+    ({ path }) => !ELSEWHERE.test(path) && !elsewhere?.test(path) && !(sides && path === "standing"),
+  );
   return (
     <PartLayout
       phoneHeightPx={300}
@@ -98,10 +112,12 @@ export function JoistedScreen({ part: entered }: { readonly part: JoistedPart })
           <LiveCount partId={part.id} say={joistsLive} />
           {refusal ? <Warning role="alert">{refusal}</Warning> : null}
           <MovePanel {...props} told={told} moving={moving} onMoving={setMoving} />
-          <OutlinePanel {...props} found={settled as Joisted} />
-          <OpeningsPanel {...props} told={told} />
-          <SupportsPanel {...props} told={told} found={settled as Joisted} />
+          <OutlinePanel {...props} found={settled as Joisted} bearing={!sides} />
+          {sides?.(props)}
+          <OpeningsPanel {...props} told={told} kinds={openingKinds} />
+          {sides ? null : <SupportsPanel {...props} told={told} />}
           <PanelsPanel {...props} told={told} />
+          {more?.(props)}
           <FigureList slots={lone} activePath={active} onOpen={show} title={kind.label} told={told} />
           <MeasureList
             measures={kind.measures(settled, context, ALONE)}

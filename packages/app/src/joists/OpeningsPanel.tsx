@@ -26,6 +26,7 @@ const KINDS = [
   { value: "chimney", label: "Chimney opening" },
   { value: "hatch", label: "Hatch" },
 ] as const;
+const ALL = KINDS.map(({ value }) => value);
 const MEASURED = [
   { value: "clear", label: "Clear, as finished" },
   { value: "framed", label: "As framed" },
@@ -65,7 +66,8 @@ export function OpeningsPanel({
   told,
   onChange,
   onFigure,
-}: JoistPanelProps & { readonly told: Told }) {
+  kinds = ALL,
+}: JoistPanelProps & { readonly told: Told; readonly kinds?: readonly FloorOpening["kind"][] | undefined }) {
   const { context } = useJob("context");
   const set = (id: string, to: Partial<FloorOpening>) =>
     onChange((now) => ({ ...now, openings: now.openings.map((each) => (each.id === id ? { ...each, ...to } : each)) }));
@@ -119,7 +121,7 @@ export function OpeningsPanel({
       {part.openings.length === 0 ? <Title level={2}>Openings</Title> : null}
       {part.openings.length < MOST_FLOOR_OPENINGS ? (
         <View className="flex-row flex-wrap gap-2">
-          {KINDS.map(({ value, label }) => (
+          {KINDS.filter(({ value }) => kinds.includes(value)).map(({ value, label }) => (
             <Button
               key={value}
               label={label}

@@ -19,17 +19,21 @@ import { foundNames, type JoistPanelProps } from "./changes";
 
 const AS_HOUSE = "as-house";
 
-type Props = JoistPanelProps & { readonly found: Joisted };
+type Props = JoistPanelProps & {
+  readonly found: Joisted;
+  /** Whether what each edge bears on is asked here. */
+  readonly bearing: boolean;
+};
 
 /** Where it lies: over rooms or the outside of its storey, or walked; and what each of its edges bears on. */
-export function OutlinePanel({ part, slots, active, found, onChange, onFigure }: Props) {
+export function OutlinePanel({ part, slots, active, found, bearing, onChange, onFigure }: Props) {
   const nameOf = (id: string) => `Edge ${edgeLetter(part.edges, id)}`;
   return (
     <View className="gap-4">
       <FollowsPanel part={part} onChange={onChange} />
       <OutlineEdges
         edges={part.edges}
-        slots={slots}
+        slots={slots.filter(({ path }) => path.endsWith(".length"))}
         active={active}
         nameOf={nameOf}
         fresh={newJoistEdge}
@@ -37,27 +41,29 @@ export function OutlinePanel({ part, slots, active, found, onChange, onFigure }:
         onChange={(change) => onChange((now) => ({ ...now, follows: { how: "own" }, edges: change(now.edges) }))}
         onFigure={onFigure}
       />
-      <Folded title="What its edges bear on" under={borneWords(part, nameOf)}>
-        {part.edges.map(({ id, bears }) => (
-          <Picker
-            key={id}
-            label={`${nameOf(id)} bears`}
-            value={bears ?? AS_HOUSE}
-            options={[
-              { value: AS_HOUSE, label: "As chosen for all edges" },
-              ...BEARINGS.map((value) => ({ value: value as string, label: BEARING_WORDS[value] })),
-            ]}
-            onChange={(chosen) =>
-              onChange((now) => ({
-                ...now,
-                edges: now.edges.map((edge) =>
-                  edge.id === id ? { ...edge, bears: BEARINGS.find((each) => each === chosen) ?? null } : edge,
-                ),
-              }))
-            }
-          />
-        ))}
-      </Folded>
+      {bearing ? (
+        <Folded title="What its edges bear on" under={borneWords(part, nameOf)}>
+          {part.edges.map(({ id, bears }) => (
+            <Picker
+              key={id}
+              label={`${nameOf(id)} bears`}
+              value={bears ?? AS_HOUSE}
+              options={[
+                { value: AS_HOUSE, label: "As chosen for all edges" },
+                ...BEARINGS.map((value) => ({ value: value as string, label: BEARING_WORDS[value] })),
+              ]}
+              onChange={(chosen) =>
+                onChange((now) => ({
+                  ...now,
+                  edges: now.edges.map((edge) =>
+                    edge.id === id ? { ...edge, bears: BEARINGS.find((each) => each === chosen) ?? null } : edge,
+                  ),
+                }))
+              }
+            />
+          ))}
+        </Folded>
+      ) : null}
       {foundNames(found).map((words) => (
         <Faint key={words}>{`${words}.`}</Faint>
       ))}

@@ -1,4 +1,4 @@
-import { doubledName, type Joisted, MOST_SUPPORTS, type Support, supportName, unmeasured } from "@wide-porch/core";
+import { doubledName, MOST_SUPPORTS, type Support, supportName, unmeasured } from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Faint, Title } from "../components/Text";
@@ -10,7 +10,6 @@ import type { JoistPanelProps } from "./changes";
 
 type Props = JoistPanelProps & {
   readonly told: readonly { readonly path: string; readonly message: string }[] | undefined;
-  readonly found: Joisted;
 };
 
 const KINDS = [

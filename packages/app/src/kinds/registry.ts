@@ -1,5 +1,6 @@
 import type { Part } from "@wide-porch/core";
 import { areaFace } from "./area";
+import { flatRoofFace } from "./flat-roof";
 import { floorFace } from "./floor";
 import { footingFace } from "./footing";
 import type { KindFace, Start } from "./kindFace";
@@ -30,6 +31,7 @@ const FACES: Faces = {
   pier: pierFace,
   roof: roofFace,
   floor: floorFace,
+  "flat-roof": flatRoofFace,
   raft: raftFace,
   slab: slabFace,
   footing: footingFace,

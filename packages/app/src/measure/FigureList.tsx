@@ -10,6 +10,8 @@ type Props = {
   readonly onOpen: (path: string) => void;
   /** The heading over figures that belong to nothing within the part. */
   readonly title: string;
+  /** Without any heading: they stand under one already. */
+  readonly untitled?: boolean;
   /** What is odd about a figure that stands all the same, by its path. */
   readonly told?: readonly { readonly path: string; readonly message: string }[] | undefined;
 };
@@ -18,13 +20,13 @@ type Props = {
 const NOT_YET: Partial<Record<FigureMeasure, string>> = { length: "not measured", count: "not counted" };
 
 /** Every figure of a part as a row: the drawing in words, and a way in for thumbs and keyboards. */
-export function FigureList({ slots, activePath, onOpen, title, told = [] }: Props) {
+export function FigureList({ slots, activePath, onOpen, title, untitled = false, told = [] }: Props) {
   const owners = [...new Set(slots.map(headingOf))];
   return (
     <View className="gap-4">
       {owners.map((owner) => (
         <View key={owner}>
-          <Title level={2}>{owner || title}</Title>
+          {untitled || (owner || title) === "" ? null : <Title level={2}>{owner || title}</Title>}
           {slots
             .filter((slot) => headingOf(slot) === owner)
             .map((slot) => (

@@ -1,6 +1,6 @@
 import { builderOf, type Library, partContext, settlePart, slotValues } from "../assemblies";
-import { ALONE, isFloor, JOIST_PARAMETERS, joistChoicesOf, type Part } from "../kinds";
-import { panelSize } from "../kinds/floor/build/layOut";
+import { ALONE, isJoistedPart, JOIST_PARAMETERS, joistChoicesOf, type Part } from "../kinds";
+import { panelSize } from "../kinds/floor/build/laidOnJoists";
 import { longestSold } from "../kinds/roof/build/longest";
 import { bestStart, layJoists, type TriedStart } from "../layouts/joists";
 import type { MeasuringSystem } from "../units";
@@ -12,7 +12,7 @@ export type BestPanels = { readonly now: TriedStart; readonly best: TriedStart }
 export function bestPanelsOf(entered: Part, system: MeasuringSystem, library: Library): BestPanels | undefined {
   const part = settlePart(entered, system, library);
   const assembly = builderOf(entered, system, library);
-  if (!isFloor(part) || !assembly) return undefined;
+  if (!isJoistedPart(part) || !assembly) return undefined;
   const context = partContext(system, library);
   const choices = joistChoicesOf(part, system);
   const laid = layJoists(part, choices, context, longestSold(assembly, library));

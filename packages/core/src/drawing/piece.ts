@@ -23,6 +23,8 @@ export type FramingPiece = Rectangle & {
   readonly behind?: number | undefined;
   /** Where it lies in space by itself, for what is not in the plane of its part. */
   readonly inSpace?: SpaceFigure | undefined;
+  /** Its heights at both ends, where it is tapered, or a strip whose height is its own. */
+  readonly heightsNm?: { readonly lowNm: Nanometres; readonly highNm: Nanometres } | undefined;
   /** How it is cut, where that is more than a length. */
   readonly cut?: PieceCut | undefined;
 };

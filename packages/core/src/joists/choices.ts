@@ -9,7 +9,7 @@ const orNone = (least: number, most: number) => z.union([z.literal(0), lengthNm(
 const sectionId = z.string().min(1).max(40);
 
 /** How the ends of joists bear along an edge. */
-export const BEARINGS = ["plate", "ledger", "hangers", "built-in", "beam", "flush-beam", "open"] as const;
+export const BEARINGS = ["plate", "ledger", "hangers", "built-in", "beam", "flush-beam", "open", "free"] as const;
 export type Bearing = (typeof BEARINGS)[number];
 
 export const BEARING_WORDS: Readonly<Record<Bearing, string>> = {
@@ -20,6 +20,7 @@ export const BEARING_WORDS: Readonly<Record<Bearing, string>> = {
   beam: "On a beam, closed by a rim",
   "flush-beam": "Against a beam, in hangers",
   open: "On nothing, closed by a rim",
+  free: "On nothing, left open",
 };
 
 /** Everything that laying out joists asks for. Lengths are whole nanometres; 0 is none of it. */
@@ -55,6 +56,20 @@ export const joistChoicesSchema = z.object({
   tableSpan: orNone(feet(1), feet(60)),
   /** Joists are doubled where the plan has a wall on them that runs with them. */
   doubleUnderWalls: z.boolean(),
+  /** Of the wall plate that joists pass over where they hang out. */
+  plateSection: sectionId,
+  /** Along the noggings of an end ladder, which carries an overhang beside the joists. */
+  ladderSpacing: lengthNm(millimetres(200), metres(2)),
+  /** Rows of noggings right across, so far apart; 0 for none. */
+  noggingEvery: orNone(millimetres(300), metres(6)),
+  /** Tapered or stepped strips on the joists, which make the fall. */
+  firrings: z.boolean(),
+  /** What a fall goes down by one over. */
+  fallOver: z.number().min(10).max(500),
+  /** How thick a firring is where it is thinnest. */
+  leastFirring: lengthNm(millimetres(5), millimetres(300)),
+  /** From joist to joist, what the panels are made to carry over. */
+  panelSpan: lengthNm(millimetres(200), metres(2)),
   panelsBy: z.enum(["laid-out", "by-area"]),
   panelStagger: z.enum(["half", "third", "none"]),
   panelCorner: z.enum(["start-near", "start-far", "end-near", "end-far"]),
@@ -101,6 +116,8 @@ const laidOut: Applies = (others) => others.get("panelsBy") === "laid-out";
 const of = parametersBy(joistChoicesSchema.shape, (value) => WORDS[value] ?? value, {
   blockKind: (others) => isNot("blocking", "none")(others) || others.get("blockAtSupports") === true,
   postSection: isNot("postSpacing", 0),
+  fallOver: (others) => others.get("firrings") === true,
+  leastFirring: (others) => others.get("firrings") === true,
   supportLap: (others) => others.get("overSupport") === "lapped",
   panelStagger: laidOut,
   panelCorner: laidOut,
@@ -137,7 +154,14 @@ export const JOIST_PARAMETERS: readonly SlotParameter[] = [
   of("postSpacing", "Posts under beams", "length", { imperial: feet(8), metric: millimetres(2400) }),
   timber(of("postSection", "Post", "section", { imperial: "4x4", metric: "38x89" })),
   of("doubleUnderWalls", "Doubled under walls of the plan", "yes-no", both(true)),
+  timber(of("plateSection", "Wall plate", "section", { imperial: "2x4", metric: "38x89" })),
+  of("ladderSpacing", "Noggings of an end ladder every", "length", { imperial: inches(16), metric: millimetres(400) }),
+  of("noggingEvery", "Noggings across the joists every", "length", { imperial: feet(6), metric: metres(2) }),
+  of("firrings", "Firrings make the fall", "yes-no", both(true), true),
+  of("fallOver", "Fall of 1 in", "number", both(40), true),
+  of("leastFirring", "Firrings are at least", "length", { imperial: inches(1), metric: millimetres(25) }),
   of("tableSpan", "Longest span of the row looked up", "length", both(0)),
+  of("panelSpan", "Panels carry over at most", "length", { imperial: inches(24), metric: millimetres(600) }),
   of("panelsBy", "Panels are counted", "choice", both("laid-out")),
   of("panelStagger", "Rows of panels are shifted", "choice", both("half")),
   of("panelCorner", "Panels begin at", "choice", both("start-near")),

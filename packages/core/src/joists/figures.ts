@@ -91,6 +91,18 @@ export const joistDimensions = (part: Joisted): DimensionSlot[] => [
     of: `Edge ${edgeLetter(part.edges, id)}`,
     dimension: length,
   })),
+  ...part.edges.flatMap(({ id, overhang }) =>
+    overhang
+      ? [
+          {
+            path: `edges.${id}.overhang`,
+            label: "Overhang",
+            of: `Edge ${edgeLetter(part.edges, id)}`,
+            dimension: overhang,
+          },
+        ]
+      : [],
+  ),
   ...part.openings.flatMap((opening) =>
     OPENING_FIGURES.map(([name, label]) => ({
       path: `openings.${opening.id}.${name}`,
@@ -125,6 +137,11 @@ function withLength<P extends Joisted>(part: P, path: string, to: (now: Dimensio
   if (id === undefined) return refuse();
   if (list === "edges" && figure === "length" && part.edges.some((each) => each.id === id))
     return { ...part, edges: changeById(part.edges, id, (edge) => ({ ...edge, length: to(edge.length) })) };
+  if (list === "edges" && figure === "overhang" && part.edges.some((each) => each.id === id && each.overhang))
+    return {
+      ...part,
+      edges: changeById(part.edges, id, (edge) => (edge.overhang ? { ...edge, overhang: to(edge.overhang) } : edge)),
+    };
   const ofOpening = OPENING_FIGURES.find(([name]) => name === figure)?.[0];
   if (list === "openings" && ofOpening && part.openings.some((each) => each.id === id))
     return {
@@ -145,7 +162,7 @@ export function joistSetters<P extends Joisted>() {
     withRefused,
     withDimension: (part: P, path: string, valueNm: number, typed: string): P => {
       const changed = withDimension(part, path, valueNm, typed);
-      if (!path.startsWith("edges.")) return changed;
+      if (!/^edges\..*\.length$/.test(path)) return changed;
       // An edge that somebody measured is no longer the plan's.
       return { ...changed, follows: { how: "own" }, edges: [...followRectangle(changed.edges)] };
     },

@@ -3,19 +3,19 @@ import type { Nanometres } from "../units";
 import type { JoistChoices } from "./choices";
 import { chordsOf } from "./chords";
 import type { Joisted } from "./schema";
-import { type Area, joistShape, reachOf } from "./shape";
+import { type Area, bayOf, joistShape, reachOf } from "./shape";
 
 /** Middles of the layout across the outline; moving it by a whole spacing changes nothing. */
 export function layoutLines(
   { firstJoist }: Pick<Joisted, "firstJoist">,
   { joistSpacing: spacing, layoutFrom }: Pick<JoistChoices, "joistSpacing" | "layoutFrom">,
-  reach: Area,
+  bay: Area,
 ): Nanometres[] {
   const first = (firstJoist.valueNm ?? spacing) % spacing;
   const lines: Nanometres[] = [];
-  const wide = reach.v1 - reach.v0;
+  const wide = bay.v1 - bay.v0;
   for (let at = first; at < wide; at += spacing)
-    if (at > 0) lines.push(layoutFrom === "start" ? reach.v0 + at : reach.v1 - at);
+    if (at > 0) lines.push(layoutFrom === "start" ? bay.v0 + at : bay.v1 - at);
   return lines;
 }
 
@@ -26,19 +26,19 @@ export function layoutLines(
 export function shiftToJoists(part: Joisted, choices: JoistChoices): Nanometres {
   const shape = joistShape(part);
   if (!shape) return 0;
-  const reach = reachOf(shape.ring);
+  const [reach, bay] = [reachOf(shape.ring), bayOf(shape)];
   const { joistSpacing: spacing, layoutFrom, panelCorner } = choices;
   const first = (part.firstJoist.valueNm ?? spacing) % spacing;
-  const fromSide = layoutFrom === (panelCorner.startsWith("start") ? "start" : "end");
-  const seen = fromSide ? first : (reach.v1 - reach.v0 - first) % spacing;
-  return (spacing - seen) % spacing;
+  const line = layoutFrom === "start" ? bay.v0 + first : bay.v1 - first;
+  const seen = panelCorner.startsWith("start") ? line - reach.v0 : reach.v1 - line;
+  return (((spacing - seen) % spacing) + spacing) % spacing;
 }
 
 /** The lines of the layout on the page of the part, for who moves them before they are counted; none while it does not close. */
 export function layoutOnPage(part: Joisted, choices: JoistChoices): (readonly [Point, Point])[] {
   const shape = joistShape(part);
   if (!shape) return [];
-  return layoutLines(part, choices, reachOf(shape.ring)).flatMap((v) =>
+  return layoutLines(part, choices, bayOf(shape)).flatMap((v) =>
     chordsOf(shape.edges, v - 2000, v + 2000).map(
       ({ from, to }) => [shape.fromUV({ u: from, v }), shape.fromUV({ u: to, v })] as const,
     ),

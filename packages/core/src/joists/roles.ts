@@ -18,6 +18,7 @@ const metal = (id: string, words: string, group: string): Role => ({
 
 const JOISTS = "Joists";
 const OPENINGS = "Openings in floors";
+const LADDERS = "End ladders";
 const BEAMS = "Beams and posts";
 const HARDWARE = "Hangers and straps";
 
@@ -33,6 +34,11 @@ export const JOIST_ROLES: readonly Role[] = [
   stick("joist-ledger", "ledgers of joists", "treated", JOISTS, "JL"),
   stick("floor-block", "blocks between joists", "packing", "Blocking", "FB"),
   stick("strap-nogging", "noggings under straps", "packing", "Blocking", "SN"),
+  stick("ladder-joist", "outer joists of end ladders", "king", LADDERS, "LJ"),
+  stick("ladder-nogging", "noggings of end ladders", "packing", LADDERS, "LN"),
+  stick("roof-nogging", "noggings across the joists", "packing", "Blocking", "NG"),
+  stick("firring", "firrings", "sill", "Firrings", "F"),
+  stick("roof-plate", "wall plates of a flat roof", "plate", JOISTS, "WP"),
   stick("floor-beam", "beams", "header", BEAMS, "BM"),
   stick("floor-post", "posts", "jack", BEAMS, "P"),
   metal("strut-pair", "pairs of struts", "Blocking"),

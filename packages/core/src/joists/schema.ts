@@ -17,6 +17,8 @@ export const joistEdgeSchema = z.object({
   length: dimensionSchema,
   turnDegrees: z.number().gt(-180).lt(180),
   bears: z.enum(BEARINGS).nullable(),
+  /** Of a side of a roof that is open: how far it hangs over what carries it. */
+  overhang: dimensionSchema.optional(),
 });
 export type JoistEdge = z.infer<typeof joistEdgeSchema>;
 

@@ -85,6 +85,23 @@ export function openingArea(
   return runs === "along" ? { u0: a0, u1: a1, v0: b0, v1: b1 } : { u0: b0, u1: b1, v0: a0, v1: a1 };
 }
 
+export const overhangOf = ({ overhang }: JoistEdge): Nanometres => Math.max(0, overhang?.valueNm ?? 0);
+
+/** Between the outermost joists of the layout: what hangs over beside them is carried by ladders. */
+export function bayOf({ ring, edges }: Pick<JoistShape, "ring" | "edges">): Area {
+  const reach = reachOf(ring);
+  const at = (v: Nanometres) =>
+    Math.max(
+      0,
+      ...edges.filter((line) => runsWithJoists(line) && line.from.v === v).map(({ edge }) => overhangOf(edge)),
+    );
+  return { ...reach, v0: reach.v0 + at(reach.v0), v1: reach.v1 - at(reach.v1) };
+}
+
+/** Whether nothing carries the joists at an edge. */
+export const isUnborne = (edge: JoistEdge, choices: Pick<JoistChoices, "edgesBear">): boolean =>
+  ["open", "free"].includes(bearingOf(edge, choices));
+
 export const bearingOf = (edge: JoistEdge, { edgesBear }: Pick<JoistChoices, "edgesBear">) => edge.bears ?? edgesBear;
 
 /** An edge that runs with the joists: a joist lies along it. */

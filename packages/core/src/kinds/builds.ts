@@ -1,4 +1,5 @@
 import type { Build } from "../layouts";
+import { layOutFlatRoof } from "./flat-roof/build/layOut";
 import { layOutFloor } from "./floor/build/layOut";
 import { layOutFooting } from "./footing/build/layOut";
 import { layOutMasonryWall } from "./masonry-wall/build/layOut";
@@ -22,6 +23,7 @@ const BUILDS: Builds = {
   pier: layOutPier,
   roof: layOutRoof,
   floor: layOutFloor,
+  "flat-roof": layOutFlatRoof,
   raft: layOutPlate,
   slab: layOutPlate,
   footing: layOutFooting,

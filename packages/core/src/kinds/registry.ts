@@ -4,6 +4,7 @@ import type { Role } from "../parts/role";
 import type { SlotParameter } from "../parts/slot";
 import type { AssemblyRef } from "../parts/use";
 import { areaKind } from "./area";
+import { flatRoofKind } from "./flat-roof";
 import { floorKind } from "./floor";
 import { footingKind } from "./footing";
 import { lengthKind } from "./length";
@@ -31,6 +32,7 @@ export const PART_KINDS = {
   pier: pierKind,
   roof: roofKind,
   floor: floorKind,
+  "flat-roof": flatRoofKind,
   raft: raftKind,
   slab: slabKind,
   footing: footingKind,

@@ -1,4 +1,5 @@
 import type { Doubled, FloorOpening, Joisted, Support } from "../joists";
+import { type FlatRoof, flatRoofKind } from "../kinds/flat-roof";
 import { type Floor, floorKind } from "../kinds/floor";
 import { measured, unmeasured } from "../parts/dimension";
 import type { MeasuringSystem } from "../units";
@@ -62,3 +63,25 @@ export const supportOf = (system: MeasuringSystem, kind: Support["kind"], at?: s
   kind,
   at: at === undefined ? unmeasured : measured(tape(at, system), at),
 });
+
+type FlatGiven = { readonly walls?: readonly string[]; readonly choices?: FlatRoof["choices"] };
+
+/** A flat roof with figures as a tape pad takes them; against walls along the edges named, Edge A alone where none are. */
+export function flatRoofOf(
+  system: MeasuringSystem,
+  figures: Readonly<Record<string, string>>,
+  { walls = ["a"], choices = {} }: FlatGiven = {},
+): FlatRoof {
+  const begun = flatRoofKind.defaults("flat", "Flat roof", contexts[system]);
+  const edges = begun.edges.map((edge) => {
+    if (!walls.includes(edge.id)) return edge;
+    const { overhang: _, ...wall } = edge;
+    return { ...wall, bears: null };
+  });
+  // What is said of a side that is a wall has no place there.
+  const own = Object.entries(figures).filter(([path]) => !walls.some((id) => path === `edges.${id}.overhang`));
+  return own.reduce<FlatRoof>(
+    (part, [path, text]) => flatRoofKind.withDimension(part, path, tape(text, system), text, contexts[system]),
+    { ...begun, edges, choices: { ...choices } },
+  );
+}

@@ -1,5 +1,6 @@
 import {
   assumedDimension,
+  type FlatRoof,
   type Floor,
   inches,
   isRoom,
@@ -20,6 +21,22 @@ function overRooms(floor: Floor, names: readonly string[], parts: readonly Part[
   });
   const { found: _, ...laid } = resolveJoisted({ ...floor, follows: { how: "rooms", roomIds } }, planJob(parts));
   return laid;
+}
+
+/** Invented: the studio's roof against the stone house on one side, with two sides that hang over and one at the store. */
+export function quillmoorRoof(newId: () => string, context: PartContext): Part[] {
+  const begun = PART_KINDS["flat-roof"].defaults(newId(), "Studio roof", context);
+  const roof: FlatRoof = {
+    ...begun,
+    location: "Studio",
+    edges: begun.edges.map((edge) => {
+      if (edge.id !== "d") return edge;
+      const { overhang: _, ...wall } = edge;
+      return { ...wall, bears: null };
+    }),
+    choices: { edgesBear: "hangers", joistSection: "38x235" },
+  };
+  return [entered(roof, { "edges.a.length": "7.5 m", "edges.b.length": "4.9 m" }, context)];
 }
 
 /** Invented: the boot room's floor with the stair down to the cellar in it, and joists over its new ceiling. */

@@ -11,7 +11,7 @@ import { noteVersion } from "../parts/store";
 import { priceItemEntity } from "../priceList/entity";
 import { quoteDate } from "../quotes/dates";
 import { issueQuote } from "../quotes/routes";
-import { lanternFloors } from "./floors";
+import { lanternFloors, quillmoorRoof } from "./floors";
 import { bramblegate, lanternGround, quillmoorGround } from "./ground";
 import { lanternHouse } from "./lanternHouse";
 import { DEMO_COMPANY, DEMO_PASSWORD, DEMO_PEOPLE } from "./people";
@@ -114,7 +114,11 @@ async function insertQuillmoor(manager: EntityManager, companyId: string, owner:
   };
   const row = await insertJob(manager, companyId, job);
   const context = partContext("metric", library);
-  const parts = [...quillmoor(randomUUID, context), ...quillmoorGround(randomUUID, context)];
+  const parts = [
+    ...quillmoor(randomUUID, context),
+    ...quillmoorGround(randomUUID, context),
+    ...quillmoorRoof(randomUUID, context),
+  ];
   await insertParts(manager, companyId, row.id, owner, parts);
 }
 

@@ -3,8 +3,17 @@ import { JOIST_PARAMETERS } from "../../joists/choices";
 import { type Joisted, joistedFields } from "../../joists/schema";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 
+const OF_ROOFS: ReadonlySet<string> = new Set([
+  "plateSection",
+  "ladderSpacing",
+  "noggingEvery",
+  "firrings",
+  "fallOver",
+  "leastFirring",
+]);
+
 /** What comes to something on a floor, in the order it is settled. */
-export const FLOOR_PARAMETERS = JOIST_PARAMETERS;
+export const FLOOR_PARAMETERS = JOIST_PARAMETERS.filter(({ name }) => !OF_ROOFS.has(name));
 
 /** A floor or a ceiling of joists, inside the house. */
 export const floorSchema = z.object({

@@ -89,6 +89,27 @@ export function blockingOf(plan: FloorPlan, joists: readonly CutJoist[]): Piece[
     });
 }
 
+/** Rows of noggings across a roof, so far apart at most; each goes across every gap of the bay. */
+export function noggingsOf(plan: FloorPlan, joists: readonly CutJoist[]): Piece[] {
+  const { choices, reach, shape, joist, openings } = plan;
+  if (choices.noggingEvery === 0) return [];
+  const long = reach.u1 - reach.u0;
+  const rows = Math.max(0, Math.ceil(long / choices.noggingEvery) - 1);
+  const half = Math.floor(joist.thicknessNm / 2);
+  const places = Array.from({ length: rows }, (_, row) => reach.u0 + Math.round((long * (row + 1)) / (rows + 1)));
+  return gapsOf(joists)
+    .flatMap((gap) => besideOpenings(gap, openings))
+    .flatMap((gap) => places.filter((u) => u > gap.from && u < gap.to).map((u) => ({ u, gap })))
+    .map(({ u, gap }, index) => {
+      const corners = cornersUV({ u0: u - half, u1: u - half + joist.thicknessNm, v0: gap.v0, v1: gap.v1 });
+      const cutLengthNm = gap.v1 - gap.v0;
+      return levelStick(
+        { id: `nogging-${index + 1}`, role: "roof-nogging", section: joist, corners, cutLengthNm },
+        shape,
+      );
+    });
+}
+
 /** Over so many joists a strap reaches, with a nogging in each gap under it. */
 const STRAPPED = 3;
 

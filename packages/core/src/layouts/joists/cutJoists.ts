@@ -23,7 +23,8 @@ export type CutJoist = Area & {
 
 export type WithHeaders = { readonly laid: LaidOpening; readonly headers: readonly Header[] };
 
-type Piece = Span & { readonly start: JoistEnd; readonly end: JoistEnd };
+/** A length of a joist; `laps` counts the lengths that it laps one after the other from the start. */
+type Piece = Span & { readonly start: JoistEnd; readonly end: JoistEnd; readonly laps: number };
 
 /** Between what lies along its edges, or into the wall. */
 function endsOf(chord: Chord, plan: FloorPlan): Piece {
@@ -34,6 +35,7 @@ function endsOf(chord: Chord, plan: FloorPlan): Piece {
     to: chord.to - taken(chord.end),
     start: end(chord.start),
     end: end(chord.end),
+    laps: 0,
   };
 }
 
@@ -53,7 +55,7 @@ function cutAtOpening(piece: Piece, { laid, headers }: WithHeaders, joistNm: Nan
     if ((atNear && !near) || (atFar && !far)) return [];
     const start: JoistEnd = atFar && far ? { meets: "header", opening: laid, header: far } : piece.start;
     const end: JoistEnd = atNear && near ? { meets: "header", opening: laid, header: near } : piece.end;
-    return [{ from, to, start, end }];
+    return [{ from, to, start, end, laps: piece.laps }];
   });
 }
 
@@ -72,7 +74,7 @@ function cutAtSupports(piece: Piece, plan: FloorPlan, laps: boolean): Piece[] {
         const at: JoistEnd = { meets: flush ? "flush-beam" : "support" };
         return [
           { ...each, to: Math.min(each.to, u + reach), end: at },
-          { ...each, from: Math.max(each.from, u - reach), start: at },
+          { ...each, from: Math.max(each.from, u - reach), start: at, laps: each.laps + (flush ? 0 : 1) },
         ];
       }),
     [piece],
@@ -108,7 +110,7 @@ export function cutJoists(plan: FloorPlan, strips: readonly Strip[], openings: r
     return pieces.map((piece, index): CutJoist => {
       const isTail = piece.start.meets === "header" || piece.end.meets === "header";
       // Every other length lies beside the one it laps.
-      const over = moveNm * (supportsBefore(piece, plan) % 2);
+      const over = moveNm * (piece.laps % 2);
       return {
         id: pieces.length > 1 ? `${strip.id}-${index + 1}` : strip.id,
         role: isTail ? "tail-joist" : strip.role,
@@ -123,10 +125,6 @@ export function cutJoists(plan: FloorPlan, strips: readonly Strip[], openings: r
     });
   });
 }
-
-/** Flush beams do not move what hangs on them. */
-const supportsBefore = ({ from, to }: Span, { supports }: FloorPlan): number =>
-  supports.filter(({ kind, u }) => kind !== "flush-beam" && u < (from + to) / 2).length;
 
 type Place = Pick<Strip, "v0" | "v1" | "chords">;
 

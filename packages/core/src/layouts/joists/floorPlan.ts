@@ -4,12 +4,15 @@ import { floorOpeningName, supportName } from "../../joists/figures";
 import type { FloorOpening, Joisted, SupportKind } from "../../joists/schema";
 import {
   type Area,
+  bayOf,
   bearingOf,
   type JoistEdgeUV,
   type JoistShape,
   joistShape,
   openingArea,
+  overhangOf,
   reachOf,
+  runsWithJoists,
 } from "../../joists/shape";
 import type { PartContext } from "../../kinds";
 import { type Section, sectionOf } from "../../kinds";
@@ -44,6 +47,8 @@ export type FloorPlan = {
   readonly outside: readonly { readonly id: string; readonly name: string }[];
   /** How thick a beam is that lies between joists. */
   readonly beamThickNm: Nanometres;
+  /** Between the outermost joists, where there are any inside of what hangs over. */
+  readonly bay: Area;
   readonly context: PartContext;
 };
 
@@ -64,14 +69,16 @@ export function floorPlan(part: Joisted, choices: JoistChoices, context: PartCon
     id: `found-${index + 1}`,
     v: atNm,
   }));
+  const reach = reachOf(shape.ring);
   return {
     part,
     choices,
     shape,
-    reach: reachOf(shape.ring),
+    reach,
+    bay: bayOf(shape),
     joist,
     beam,
-    supports: [...own, ...found].toSorted((a, b) => a.u - b.u),
+    supports: [...own, ...found, ...platesUnder(shape, choices)].toSorted((a, b) => a.u - b.u),
     doubledAt: [...doubled, ...walls],
     ...openingsIn(part, choices, shape, joist.thicknessNm),
     beamThickNm: beam.thicknessNm * choices.beamPlies,
@@ -111,6 +118,20 @@ function openingsIn(
     openings.push({ opening, name, area, past: inside < polygonArea(cornersOf(asked)) * 0.999 });
   }
   return { openings, outside };
+}
+
+/** What joists pass over that hang out beyond an edge: the wall plate stands in from it by the overhang. */
+function platesUnder({ edges }: JoistShape, choices: JoistChoices): LaidSupport[] {
+  return edges.flatMap((line): LaidSupport[] => {
+    const { edge, from, to } = line;
+    const over = overhangOf(edge);
+    if (runsWithJoists(line) || over === 0 || bearingOf(edge, choices) !== "free") return [];
+    // Against the clock the inside lies to the left: ahead of an edge that runs down across the joists.
+    const inside = to.v < from.v ? 1 : -1;
+    return [
+      { id: `plate-${edge.id}`, name: "Wall plate", kind: "wall", u: Math.round((from.u + to.u) / 2) + inside * over },
+    ];
+  });
 }
 
 /** What an edge takes off the end of a joist, square to the edge; less than nothing where the joist goes into the wall. */

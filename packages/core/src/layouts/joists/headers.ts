@@ -1,5 +1,5 @@
 import { type Chord, chordsOf, slantOf } from "../../joists/chords";
-import { bearingOf } from "../../joists/shape";
+import { isUnborne } from "../../joists/shape";
 import { feet, type Nanometres } from "../../units";
 import { type FloorPlan, type LaidOpening, takenByEdge } from "./floorPlan";
 
@@ -25,8 +25,8 @@ export function bayAt(
   const from = chord.from + Math.round(takenByEdge(chord.start, plan) * slantOf(chord.start));
   const to = chord.to - Math.round(takenByEdge(chord.end, plan) * slantOf(chord.end));
   const ends = [
-    ...(bearingOf(chord.start.edge, plan.choices) === "open" ? [] : [from]),
-    ...(bearingOf(chord.end.edge, plan.choices) === "open" ? [] : [to]),
+    ...(isUnborne(chord.start.edge, plan.choices) ? [] : [from]),
+    ...(isUnborne(chord.end.edge, plan.choices) ? [] : [to]),
   ];
   const within = plan.supports.map(({ u }) => u).filter((u) => u > from && u < to);
   return { ...chord, from, to, bearsNm: [...ends, ...within].toSorted((a, b) => a - b) };

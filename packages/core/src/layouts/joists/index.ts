@@ -1,6 +1,10 @@
 export { bestStart, type TriedStart } from "./bestStart";
+export { noggingsOf } from "./blocking";
 export type { CutJoist } from "./cutJoists";
 export { inStock, type Longest } from "./edges";
+export { fallTowards, firringsOf } from "./firrings";
+export { laddersOf } from "./ladders";
 export { type LaidJoists, layJoists } from "./layJoists";
 export { FLOOR_PANEL, type FloorPanels, layFloorPanels } from "./panels";
+export { roofPlatesOf } from "./roofEdges";
 export { joistsTold } from "./told";

@@ -1,7 +1,7 @@
 import { type Chord, chordsOf, type Span } from "../../joists/chords";
 import { layoutLines } from "../../joists/lines";
 import type { Area, JoistEdgeUV } from "../../joists/shape";
-import { bearingOf, runsWithJoists } from "../../joists/shape";
+import { bearingOf, overhangOf, runsWithJoists } from "../../joists/shape";
 import type { Nanometres } from "../../units";
 import type { FloorPlan, LaidOpening } from "./floorPlan";
 import { isDoubledTrimmer } from "./headers";
@@ -48,7 +48,7 @@ function alongEdges({ shape, choices, joist }: FloorPlan): Strip[] {
     const beside = ["built-in", "hangers"].includes(bearingOf(line.edge, choices)) ? choices.wallGap : 0;
     // Against the clock the inside lies to the left: above an edge that runs on along the joists.
     const inside = line.to.u > line.from.u ? 1 : -1;
-    const near = line.from.v + inside * beside;
+    const near = line.from.v + inside * Math.max(beside, overhangOf(line.edge));
     const far = near + inside * joist.thicknessNm;
     const strip = stripOf(`edge-${line.edge.id}`, "edge-joist", Math.min(near, far), Math.max(near, far), shape.edges);
     return { ...strip, along: { from: Math.min(line.from.u, line.to.u), to: Math.max(line.from.u, line.to.u) } };
@@ -111,12 +111,16 @@ export function layStrips(plan: FloorPlan): Strips {
   const { choices, joist, shape } = plan;
   const first = placedFirst(plan);
   const runs = runsOf(first);
+  const ladders = ladderBands(plan);
   const half = Math.floor(joist.thicknessNm / 2);
   const close: CloseJoist[] = [];
-  const lines = layoutLines(plan.part, choices, plan.reach).flatMap((middle, index): Strip[] => {
+  const lines = layoutLines(plan.part, choices, plan.bay).flatMap((middle, index): Strip[] => {
     let [v0, v1] = [middle - half, middle - half + joist.thicknessNm];
     const own = chordsOf(shape.edges, v0, v1);
-    let left: readonly Chord[] = own;
+    let left: readonly Chord[] = withoutChords(
+      own,
+      ladders.filter((each) => v0 < each.v1 && v1 > each.v0).map(({ span }) => span),
+    );
     for (const run of runs.filter(({ chords }) => share(chords, own))) {
       const gapNm = Math.max(run.v0 - v1, v0 - run.v1);
       const isIt = middle >= run.v0 && middle <= run.v1;
@@ -142,8 +146,28 @@ export function layStrips(plan: FloorPlan): Strips {
   return { strips: [...first, ...lines].toSorted((a, b) => a.v0 - b.v0), close };
 }
 
+export type LadderBand = {
+  readonly edgeId: string;
+  readonly v0: Nanometres;
+  readonly v1: Nanometres;
+  readonly span: Span;
+  /** Whether the outline lies above its edge, or below. */
+  readonly inside: 1 | -1;
+};
+
+/** What hangs over beside the joists: a ladder carries it, and no joist of the layout lies in it. */
+export const ladderBands = ({ shape }: FloorPlan): LadderBand[] =>
+  shape.edges
+    .filter((line) => runsWithJoists(line) && overhangOf(line.edge) > 0)
+    .map(({ edge, from, to }) => {
+      const inside = to.u > from.u ? 1 : -1;
+      const v = from.v + inside * overhangOf(edge);
+      const span = { from: Math.min(from.u, to.u), to: Math.max(from.u, to.u) };
+      return { edgeId: edge.id, v0: Math.min(from.v, v), v1: Math.max(from.v, v), span, inside };
+    });
+
 /** A joist that goes on past the one that takes its place keeps what is left of it. */
-function withoutChords(chords: readonly Chord[], taken: readonly Chord[]): Chord[] {
+function withoutChords(chords: readonly Chord[], taken: readonly Span[]): Chord[] {
   return taken.reduce<Chord[]>(
     (left, cut) =>
       left.flatMap((chord): Chord[] => {

@@ -1,5 +1,5 @@
 import { followsByItself } from "../../joists/figures";
-import { bearingOf } from "../../joists/shape";
+import { isUnborne } from "../../joists/shape";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, type Nanometres } from "../../units";
 import { acrossAt } from "./beams";
@@ -19,6 +19,7 @@ export function joistsTold(laid: LaidJoists, longest: Longest): Problem[] {
     ...spansTold(laid, say),
     ...stockTold(laid, longest, say),
     ...layoutTold(laid, say),
+    ...panelSpanTold(laid, say),
     ...doubledTold(laid),
     ...foundTold(laid),
     ...postsTold(laid, say),
@@ -88,7 +89,7 @@ type Borne = {
 /** Where a whole joist bears, before it is cut. */
 function borneBy({ chords }: Strip, plan: FloorPlan): Borne[] {
   return chords.map(({ from, to, start, end }) => {
-    const open = (edge: typeof start) => bearingOf(edge.edge, plan.choices) === "open";
+    const open = (edge: typeof start) => isUnborne(edge.edge, plan.choices);
     const within = plan.supports.map(({ u }) => u).filter((u) => u > from && u < to);
     const bears = [...(open(start) ? [] : [from]), ...within, ...(open(end) ? [] : [to])];
     const ends = [...(open(start) ? (["start"] as const) : []), ...(open(end) ? (["end"] as const) : [])];
@@ -158,6 +159,12 @@ function layoutTold({ close, plan }: LaidJoists, say: Say): Problem[] {
   const how = first.how === "merge" ? "left out, the other takes its place" : "moved off it";
   const path = followsByItself(plan.part, "firstJoist") ? "choices.closeJoists" : "firstJoist";
   return [problem("joists-close", path, `${many} ${least} to another, less than a hammer needs: ${how}.`)];
+}
+
+function panelSpanTold({ plan: { choices } }: LaidJoists, say: Say): Problem[] {
+  if (choices.joistSpacing <= choices.panelSpan) return [];
+  const message = `Joists ${say(choices.joistSpacing)} apart are wider than the ${say(choices.panelSpan)} that panels carry over: counted as they are. Put them nearer, or take thicker panels.`;
+  return [problem("spacing-past-panel", "choices.joistSpacing", message)];
 }
 
 function doubledTold({ plan }: LaidJoists): Problem[] {

@@ -1,0 +1,195 @@
+import { type Assembly, settleParameters, slotValues, type Value } from "../../../assemblies";
+import type { Drawing, PlanShape } from "../../../drawing/drawing";
+import { isFraming, isSheet, type Piece } from "../../../drawing/piece";
+import { drawJoisted, type JoistChoices, type Joisted, joistChoicesOf } from "../../../joists";
+import { type LaidPart, piecesByRole, type Site } from "../../../layouts";
+import {
+  FLOOR_PANEL,
+  type FloorPanels,
+  joistsTold,
+  type LaidJoists,
+  type Longest,
+  layFloorPanels,
+  layJoists,
+} from "../../../layouts/joists";
+import type { SlotParameter } from "../../../parts/slot";
+import { type Problem, problem } from "../../../problems/problem";
+import { ownValue } from "../../../records/ownValue";
+import { areaOf, formatLength, type MeasuringSystem } from "../../../units";
+import { longestSold } from "../../roof/build/longest";
+import { roofWorking } from "../../roof/build/working";
+import { sheetWorking } from "../../stud-wall/build/sheets";
+
+/** More joists than any floor of a house has: a slip of the unit lays millions. */
+const MOST_PIECES = 20_000;
+
+const tooMany = (name: string): Problem =>
+  problem(
+    "too-many-pieces",
+    "",
+    `${name} would take more than ${MOST_PIECES.toLocaleString("en")} pieces. Check the unit of its figures.`,
+  );
+
+/** About how many joists and blocks there will be, before any is placed. */
+function expected(floor: Joisted, spacingNm: number): number {
+  const round = floor.edges.reduce((sum, { length }) => sum + (length.valueNm ?? 0), 0);
+  return (round / spacingNm) * 6;
+}
+
+type Panelled = {
+  readonly panels: FloorPanels | undefined;
+  readonly problems: readonly Problem[];
+  readonly byArea: number;
+};
+
+/** The sheet that a floor is covered with; nothing where it is not, or where the library lacks it. */
+export function panelSize(laid: LaidJoists, assembly: Assembly, known: ReadonlyMap<string, Value>, { library }: Site) {
+  const { part } = laid.plan;
+  const { settled } = settleParameters(assembly, part.choices, library.standard, known, library);
+  const chosenFor = (name: string) => settled.get(name)?.value ?? known.get(name);
+  const sizeId = chosenFor("decked") === true ? chosenFor("panel") : undefined;
+  return { sizeId, size: sizeId === undefined ? undefined : ownValue(library.sheets, String(sizeId)) };
+}
+
+function panelsOver(laid: LaidJoists, assembly: Assembly, known: ReadonlyMap<string, Value>, site: Site): Panelled {
+  const { sizeId, size } = panelSize(laid, assembly, known, site);
+  if (sizeId === undefined) return { panels: undefined, problems: [], byArea: 0 };
+  if (!size) {
+    const message = `There is no sheet “${sizeId}” in the library.`;
+    return { panels: undefined, problems: [problem("unknown-sheet", "choices.panel", message)], byArea: 0 };
+  }
+  if (laid.plan.choices.panelsBy === "by-area") return { panels: undefined, problems: [], byArea: 0 };
+  const panels = layFloorPanels(laid.plan, laid.joists, size);
+  const byArea = Math.ceil(panels.coverM2 / areaOf(size.widthNm, size.heightNm) - 1e-9);
+  return { panels, problems: panelsTold(panels, laid, size.heightNm), byArea };
+}
+
+function panelsTold({ looseJoints }: FloorPanels, { plan }: LaidJoists, longNm: number): Problem[] {
+  const say = (nm: number) => formatLength(nm, plan.context.system);
+  if (looseJoints > 0 && longNm % plan.choices.joistSpacing === 0) {
+    const many = looseJoints === 1 ? "One end joint of panels lies" : `${looseJoints} end joints of panels lie`;
+    return [
+      problem(
+        "joints-off-joists",
+        "panelShift",
+        `${many} on no joist. Move the panels or the joists, or block under them.`,
+      ),
+    ];
+  }
+  if (looseJoints === 0) return [];
+  const message = `${looseJoints} end joints of panels lie on no joist: ${say(longNm)} is no whole number of spacings of ${say(plan.choices.joistSpacing)}. Cut them to joists, or block under them.`;
+  return [problem("joints-off-joists", "choices.joistSpacing", message)];
+}
+
+function answersOf(panels: FloorPanels | undefined) {
+  return (name: string, [role, edge, field]: readonly Value[]): number | undefined => {
+    const own = role === FLOOR_PANEL ? panels : undefined;
+    if (name === "sheets") return own?.bought ?? 0;
+    if (name === "cover") return own?.coverM2 ?? 0;
+    if (name !== "sheetFixings") return undefined;
+    const [edgeNm, fieldNm] = [edge, field].map((value) => Math.round(Number(value) * 1e9));
+    if (!edgeNm || !fieldNm || !(edgeNm > 0 && fieldNm > 0)) return Number.NaN;
+    return own?.fixings(edgeNm, fieldNm) ?? 0;
+  };
+}
+
+/** A plan with every stick on it, and what is seen when it is lit. */
+function withPieces(drawing: Drawing, pieces: readonly Piece[]): Drawing {
+  if (drawing.kind !== "plan") return drawing;
+  const shapes = pieces.map((piece): PlanShape => {
+    const { id, xNm, yNm, widthNm, heightNm } = piece;
+    const corner = (x: number, y: number) => ({ xNm: xNm + x * widthNm, yNm: yNm + y * heightNm });
+    const points = ("points" in piece ? piece.points : undefined) ?? [
+      corner(0, 0),
+      corner(1, 0),
+      corner(1, 1),
+      corner(0, 1),
+    ];
+    return { id, role: isSheet(piece) ? "panel" : isFraming(piece) ? "timber" : "metal", points, closed: true };
+  });
+  return { ...drawing, shapes: [...drawing.shapes, ...shapes] };
+}
+
+/** What a kind of part adds to its joists, and says of them. */
+export type OnJoists = {
+  readonly parameters: readonly SlotParameter[];
+  /** What such a part has none of, whatever is usual elsewhere. */
+  readonly without?: Partial<JoistChoices>;
+  /** Pieces beside the joists and what carries them. */
+  readonly more: (laid: LaidJoists, longest: Longest) => readonly Piece[];
+  readonly words: (laid: LaidJoists | undefined) => Readonly<Record<string, string>>;
+  readonly told: (laid: LaidJoists) => readonly Problem[];
+  /** What panels are called where they are compared with their area. */
+  readonly panelsAre: string;
+};
+
+/** Lays out a part of joists: joists, what carries and stiffens them, what its kind adds, panels over them. */
+export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind: OnJoists): LaidPart {
+  const { context, library } = site;
+  const choices: JoistChoices = { ...joistChoicesOf(part, context.system), ...kind.without };
+  const known = slotValues(kind.parameters, choices);
+  const longest = longestSold(assembly, library);
+  const many = expected(part, choices.joistSpacing) > MOST_PIECES;
+  const laid = many ? undefined : layJoists(part, choices, context, longest);
+  const panelled = laid && panelsOver(laid, assembly, known, site);
+  const panels = panelled?.panels;
+  const more = laid ? kind.more(laid, longest) : [];
+  const pieces: Piece[] = [...(laid?.pieces ?? []), ...more, ...(panels?.pieces ?? [])];
+  const byRole = piecesByRole(pieces);
+  const sticks = (role: string) => (byRole.get(role) ?? []).filter(isFraming);
+  return {
+    pieces,
+    draw: () => withPieces(drawJoisted(part, context), pieces),
+    laid: {
+      lengthsNm: (role) => (byRole.get(role) ?? []).map((piece) => (isFraming(piece) ? piece.cutLengthNm : 0)),
+      ask: answersOf(panels),
+      sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
+    },
+    panels: panels && { bought: panels.bought, offcutM2: panels.offcutM2, looseJoints: panels.looseJoints },
+    compared: panels && panelled ? [{ what: kind.panelsAre, laidOut: panels.bought, byArea: panelled.byArea }] : [],
+    choices: known,
+    reckoned: false,
+    byArea: choices.panelsBy === "by-area",
+    repeats: 1,
+    words: kind.words(laid),
+    workingOf: (role, sectionId) =>
+      role === FLOOR_PANEL
+        ? sheetWorking(role, panels?.pieces ?? [], context)
+        : roofWorking(
+            sticks(role).filter((piece) => sectionId === "" || piece.sectionId === sectionId),
+            context,
+          ),
+    problems: [
+      ...(many ? [tooMany(part.name)] : []),
+      ...(laid ? [...joistsTold(laid, longest), ...kind.told(laid)] : []),
+      ...(panelled?.problems ?? []),
+    ],
+  };
+}
+
+const MANY = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"] as const;
+const manyWords = (count: number, one: string, many: string): string =>
+  `${MANY[count] ?? count} ${count === 1 ? one : many}`;
+
+/** What anything of joists is called in the quote, and what its joists and its openings are. */
+export function joistWords(
+  { name, openings }: Joisted,
+  laid: LaidJoists | undefined,
+  system: MeasuringSystem,
+): Record<string, string> {
+  const of = (kind: string) => openings.filter((each) => each.kind === kind).length;
+  const named = [
+    ["stair", "stair opening", "stair openings"],
+    ["chimney", "chimney opening", "chimney openings"],
+    ["hatch", "hatch", "hatches"],
+  ] as const;
+  return {
+    name,
+    spacingWords: formatLength(laid?.plan.choices.joistSpacing ?? 0, system),
+    joistWords: laid?.plan.joist.name ?? "",
+    openingWords: named
+      .filter(([kind]) => of(kind) > 0)
+      .map(([kind, one, many]) => manyWords(of(kind), one, many))
+      .join(" and "),
+  };
+}
