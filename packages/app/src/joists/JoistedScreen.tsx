@@ -9,9 +9,11 @@ import {
   resolveJoisted,
 } from "@wide-porch/core";
 import { type ReactNode, useCallback, useDeferredValue, useMemo, useState } from "react";
+import { View } from "react-native";
 import { SlotChoices } from "../assembly/SlotChoices";
 import { UsesPanel } from "../assembly/UsesPanel";
 import { Warning } from "../components/Text";
+import { DxfButton } from "../export/DxfButton";
 import { settledPart } from "../ground/settledPart";
 import { useJob, useLatestCount } from "../job/JobContext";
 import { useJobLater } from "../job/useJobLater";
@@ -123,6 +125,9 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, sides, m
             measures={kind.measures(settled, context, ALONE)}
             drawing={drawn.kind === "plan" ? drawn : undefined}
           />
+          <View className="flex-row">
+            <DxfButton drawing={() => drawn} name={`plan of ${part.name}`} />
+          </View>
           <SlotChoices part={part} onChange={change} />
           <UsesPanel part={part} />
           <NotesAndPhotos part={part} />

@@ -49,6 +49,7 @@ const headingOf = ({ group, of }: FigureSlot): string => group ?? of;
 /** A wall's figures come anew at each change; most of them are as they were. */
 const sameFigure = (a: FigureSlot, b: FigureSlot): boolean =>
   a.label === b.label &&
+  a.follows === b.follows &&
   a.of === b.of &&
   a.figure.value === b.figure.value &&
   a.figure.assumed === b.figure.assumed &&
@@ -67,7 +68,8 @@ const FigureRow = memo(
     const { value, assumed, refused } = slot.figure;
     const text =
       value === null ? (NOT_YET[slot.measure] ?? "not entered") : formatFigure(slot.measure, value, context.system);
-    const state = refused !== undefined ? `, ${refused} could not be used` : assumed ? ", assumed" : "";
+    const unsaid = slot.follows ? "follows" : assumed ? "assumed" : "";
+    const state = refused !== undefined ? `, ${refused} could not be used` : unsaid ? `, ${unsaid}` : "";
     return (
       <Pressable
         role="button"
@@ -78,7 +80,7 @@ const FigureRow = memo(
         <View className="flex-row items-center justify-between gap-3">
           <Body>{slot.group ? slot.of : slot.label}</Body>
           <View className="flex-row items-baseline gap-2">
-            {assumed ? <Faint className="text-clay">assumed</Faint> : null}
+            {unsaid ? <Faint className={slot.follows ? "" : "text-clay"}>{unsaid}</Faint> : null}
             <Figure className={value === null ? "text-clay" : ""}>{text}</Figure>
           </View>
         </View>

@@ -1,6 +1,7 @@
 import { type AssemblyParameter, settlePart } from "../assemblies";
 import { planJob, resolveStorey, resolveSurface } from "../house";
 import {
+  flatRoofKind,
   floorKind,
   footingKind,
   masonryWallKind,
@@ -22,7 +23,7 @@ import {
 import type { PartKind } from "../parts/partKind";
 import type { SlotParameter } from "../parts/slot";
 import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
-import { floorOf, floorOpeningOf, supportOf } from "../testing/joists";
+import { flatRoofOf, floorOf, floorOpeningOf, supportOf } from "../testing/joists";
 import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
 import { rectangle, roofOf } from "../testing/roofs";
@@ -302,8 +303,43 @@ describe("every choice there is reaches the count", () => {
     ];
     const part = { ...floor, found, firstJoist: measured(millimetres(70), "") };
     const dead = withoutEffect(floorKind, { system, part, assemblyIds: ["floor"], others });
-    // A row that somebody looked up is held beside the spans, and moves no count.
-    expect(dead).toEqual(["tableSpan"]);
+    // What somebody looked up, and what panels are made for, are held beside the spans, and move no count.
+    expect(dead).toEqual(["tableSpan", "panelSpan"]);
+  });
+
+  it.each(["imperial", "metric"] as const)("of a flat roof, %s", (system) => {
+    const roof = flatRoofOf(
+      system,
+      {
+        "edges.a.length": "7.1 m",
+        "edges.b.length": "4.7 m",
+        "edges.b.overhang": "0.33 m",
+        "edges.c.overhang": "0.4 m",
+        firstJoist: "70 mm",
+      },
+      { walls: ["a", "d"] },
+    );
+    const openings = [
+      floorOpeningOf(
+        system,
+        { along: "1.5 m", off: "1 m", length: "1 m", width: "2.1 m" },
+        { kind: "hatch", measuredAs: "clear" },
+      ),
+    ];
+    const part = { ...roof, openings, kerbOn: ["b"] };
+    const others: Choices[] = [
+      {},
+      { edgesBear: "hangers" },
+      { edgesBear: "built-in" },
+      { edgesBear: "ledger" },
+      { panelsBy: "by-area" },
+      { labourBy: "area" },
+      { closeJoists: "merge", joistSpacing: millimetres(390), edgesBear: "hangers" },
+      { vents: millimetres(900) },
+    ];
+    const dead = withoutEffect(flatRoofKind, { system, part, assemblyIds: ["flat-roof"], others });
+    // The least height of firrings is on their pieces; they are ordered by their length, and the quote says the fall.
+    expect(dead).toEqual(["leastFirring", "tableSpan", "panelSpan"]);
   });
 
   it("of keeping water out", () => {

@@ -123,7 +123,13 @@ export const joistDimensions = (part: Joisted): DimensionSlot[] => [
     of: doubledName(part, id) ?? "",
     dimension: at,
   })),
-  ...OWN.map(([path, label]) => ({ path, label, of: "", dimension: shownDimension(part, path) })),
+  ...OWN.map(([path, label]) => ({
+    path,
+    label,
+    of: "",
+    dimension: shownDimension(part, path),
+    follows: followsByItself(part, path),
+  })),
 ];
 
 /** The same floor with one dimension changed. Throws for a path that is none of its figures. */

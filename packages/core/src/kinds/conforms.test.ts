@@ -1,6 +1,6 @@
 import { describeKind } from "../testing/describeKind";
 import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
-import { floorOf, floorOpeningOf, supportOf } from "../testing/joists";
+import { flatRoofOf, floorOf, floorOpeningOf, supportOf } from "../testing/joists";
 import { contexts, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
 import { rectangle, roofOf } from "../testing/roofs";
@@ -8,6 +8,7 @@ import { walkedRoom } from "../testing/rooms";
 import { feet, inches, metres, millimetres } from "../units";
 import type { Wall } from "../wall";
 import { areaKind } from "./area";
+import { flatRoofKind } from "./flat-roof";
 import { floorKind } from "./floor";
 import { footingKind } from "./footing";
 import { lengthKind } from "./length";
@@ -206,6 +207,32 @@ describeKind(floorKind, [
       { "edges.a.length": "4.8 m", "edges.b.length": "3.6 m" },
       { choices: { blockKind: "struts" } },
     ),
+  },
+]);
+
+describeKind(flatRoofKind, [
+  {
+    system: "metric",
+    part: flatRoofOf(
+      "metric",
+      {
+        "edges.a.length": "5.1 m",
+        "edges.b.length": "4.2 m",
+        "edges.b.overhang": "0.3 m",
+        "edges.c.overhang": "0.3 m",
+        drip: "9 m",
+      },
+      { walls: ["a", "d"], choices: { edgesBear: "hangers" } },
+    ),
+    mirrored: (roof) => {
+      const [a, b, c, d] = roof.edges;
+      if (!a || !b || !c || !d) return roof;
+      return {
+        ...roof,
+        edges: [a, { ...d, id: "b" }, c, { ...b, id: "d" }],
+        choices: { ...roof.choices, layoutFrom: "end", panelCorner: "end-near" },
+      };
+    },
   },
 ]);
 

@@ -44,6 +44,8 @@ export type DimensionSlot = {
   readonly dimension: Dimension;
   /** A heading to list it under with its like, instead of the thing it belongs to: `Wall thickness`. */
   readonly group?: string;
+  /** Whether it goes along with other figures until somebody types it: nobody is asked for it. */
+  readonly follows?: boolean;
   /** Where it is typed, when that is on another part: a wall on the plan takes its figures from a room. */
   readonly typedOn?: { readonly partId: string; readonly path: string };
 };

@@ -36,7 +36,7 @@ export function quillmoorRoof(newId: () => string, context: PartContext): Part[]
     }),
     choices: { edgesBear: "hangers", joistSection: "38x235" },
   };
-  return [entered(roof, { "edges.a.length": "7.5 m", "edges.b.length": "4.9 m" }, context)];
+  return [entered(roof, { top: "2.6 m", "edges.a.length": "7.5 m", "edges.b.length": "4.9 m" }, context)];
 }
 
 /** Invented: the boot room's floor with the stair down to the cellar in it, and joists over its new ceiling. */

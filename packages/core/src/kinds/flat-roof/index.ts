@@ -8,7 +8,7 @@ import { inches, type MeasuringSystem, millimetres } from "../../units";
 import { STUD_WALL_FUNCTIONS } from "../stud-wall/functions";
 import { FLAT_ROOF_QUANTITIES, flatRoofQuantities } from "./quantities";
 import { FLAT_ROOF_PARAMETERS, type FlatRoof, flatRoofSchema } from "./schema";
-import { TRIMS, trimDimensions, trimOf } from "./trims";
+import { TRIMS, trimDimensions, trimOf, trimProblems } from "./trims";
 
 const OF_SHEETS: ReadonlySet<string> = new Set(["sheets", "cover", "sheetFixings"]);
 
@@ -55,6 +55,7 @@ export const flatRoofKind: PartKind<FlatRoof> = {
   functions: STUD_WALL_FUNCTIONS.filter(({ name }) => OF_SHEETS.has(name)),
   quantityNames: FLAT_ROOF_QUANTITIES,
   quantities: flatRoofQuantities,
+  problems: (roof, context) => [...fields.problems(roof, context), ...trimProblems(roof, context)],
   dimensions: (roof, context) => [...fields.dimensions(roof, context), ...trimDimensions(roof)],
   withDimension: (roof, path, valueNm, typed, context) => {
     const trim = trimOf(path);

@@ -1,5 +1,7 @@
 import type { Dimension } from "../../parts/dimension";
-import type { DimensionSlot } from "../../parts/partKind";
+import { atMost, LONGEST_RUN_NM } from "../../parts/limits";
+import type { DimensionSlot, PartContext } from "../../parts/partKind";
+import { type Problem, problem } from "../../problems/problem";
 import type { Nanometres } from "../../units";
 import type { FlatRoof } from "./schema";
 import { fasciaSides, gutterSides, isOpen } from "./sides";
@@ -49,6 +51,14 @@ const shown = (roof: FlatRoof, trim: Trim): Dimension =>
   isByHand(roof, trim) ? roof[trim] : { ...roof[trim], valueNm: trimNm(roof, trim), assumed: true };
 
 export const trimDimensions = (roof: FlatRoof): DimensionSlot[] =>
-  TRIMS.map(([path, label]) => ({ path, label, of: "", dimension: shown(roof, path) }));
+  TRIMS.map(([path, label]) => ({ path, label, of: "", dimension: shown(roof, path), follows: !isByHand(roof, path) }));
+
+/** Trims may be none; longer ones than any roof's are a slip of the unit. */
+export const trimProblems = (roof: FlatRoof, { system }: PartContext): Problem[] =>
+  TRIMS.flatMap(([path, label]) => {
+    const { valueNm } = roof[path];
+    if (valueNm !== null && valueNm < 0) return [problem("not-positive", path, `${label} is at least zero.`)];
+    return atMost(path, label, roof[path], LONGEST_RUN_NM, system);
+  });
 
 export const trimOf = (path: string): Trim | undefined => TRIMS.find(([name]) => name === path)?.[0];

@@ -1,6 +1,8 @@
 import type { FramingPiece } from "../../drawing/piece";
+import type { SpaceFigure } from "../../drawing/spaceFigure";
+import { distance, headingFrom, type Point } from "../../geometry";
 import { runsWithJoists } from "../../joists/shape";
-import type { Nanometres } from "../../units";
+import { type Nanometres, toMetres } from "../../units";
 import type { CutJoist } from "./cutJoists";
 import { inStock, type Longest } from "./edges";
 import type { FloorPlan } from "./floorPlan";
@@ -23,6 +25,31 @@ function heightAt({ choices, reach }: FloorPlan, fall: Fall, at: Nanometres): Na
   const [low, high] = fall.along ? [reach.u0, reach.u1] : [reach.v0, reach.v1];
   const over = fall.up ? high - at : at - low;
   return choices.leastFirring + Math.round(over / choices.fallOver);
+}
+
+/** A strip seen from its side: level beneath, as high at each end as it is there. */
+function taperedOver(
+  [from, to]: readonly [Point, Point],
+  [first, last]: readonly [Nanometres, Nanometres],
+  thickNm: Nanometres,
+): SpaceFigure {
+  const heading = headingFrom(from, to) ?? { x: 1, y: 0 };
+  const long = toMetres(distance(from, to));
+  return {
+    frame: {
+      origin: [toMetres(from.xNm), 0, -toMetres(from.yNm)],
+      along: [heading.x, 0, -heading.y],
+      up: [0, 1, 0],
+    },
+    outline: [
+      [0, 0],
+      [long, 0],
+      [long, toMetres(last)],
+      [0, toMetres(first)],
+    ],
+    nearM: -toMetres(thickNm) / 2,
+    depthM: toMetres(thickNm),
+  };
 }
 
 type Under = Pick<CutJoist, "id" | "u0" | "u1" | "v0" | "v1">;
@@ -50,7 +77,9 @@ export function firringsOf(
         { id, role: "firring", section: joist, corners, cutLengthNm: to - from, topNm: highNm, deepNm: highNm },
         shape,
       );
-      return { ...stick, heightsNm: { lowNm, highNm } };
+      const line = [shape.fromUV({ u: u0, v: middle }), shape.fromUV({ u: u1, v: middle })] as const;
+      const inSpace = taperedOver(line, [ends[0] ?? highNm, ends[1] ?? ends[0] ?? highNm], joist.thicknessNm);
+      return { ...stick, heightsNm: { lowNm, highNm }, inSpace };
     });
   });
 }

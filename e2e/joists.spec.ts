@@ -1,0 +1,139 @@
+import { readFileSync } from "node:fs";
+import type { Page } from "@playwright/test";
+import DxfParser from "dxf-parser";
+import {
+  addPart,
+  addRectangle,
+  backToParts,
+  closePad,
+  enter,
+  expect,
+  place,
+  ROS,
+  saved,
+  signIn,
+  startJob,
+  test,
+} from "./support/app";
+
+const live = (page: Page) => page.getByTestId("live-count");
+
+/** `23` of `16 joists, 23 pieces in all, 10 panels`. */
+async function numberIn(page: Page, words: string): Promise<number> {
+  const text = (await live(page).textContent()) ?? "";
+  const found = new RegExp(`(\\d+) ${words}`).exec(text)?.[1];
+  if (found === undefined) throw new Error(`numberIn: there are no ${words} in “${text}”`);
+  return Number(found);
+}
+
+async function openPart(page: Page, name: string): Promise<void> {
+  await place(page, "Measure");
+  await page
+    .getByRole("link", { name: new RegExp(`^${name}`) })
+    .first()
+    .click();
+  await expect(page.getByRole("heading", { name, exact: true })).toBeVisible();
+}
+
+test("a floor over a room follows it, its joists are turned, a stair is put in, its panels are moved; it is cut, drawn and quoted", async ({
+  page,
+  address,
+}) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "A floor for the den");
+  await addRectangle(page, "Den", "15'3", "11'3");
+  await backToParts(page);
+  await addPart(page, "Floor of joists");
+  await closePad(page);
+  await page.getByRole("checkbox", { name: "Over these rooms, and with them when they change: Den" }).click();
+  // With the walls of 4 1/2 in round it 16 ft by 12 ft: 12 spaces, 13 joists (arithmetic).
+  await expect(live(page)).toHaveText(/^13 joists, 15 pieces in all, 6 panels/);
+
+  await page.getByRole("radio", { name: "Joists lie: Along Edge A" }).click();
+  // 9 spaces of 12 ft.
+  await expect(live(page)).toHaveText(/^10 joists, 12 pieces in all/);
+  await page.getByRole("radio", { name: "Joists lie: Across Edge A" }).click();
+  await expect(live(page)).toHaveText(/^13 joists/);
+
+  await page.getByRole("button", { name: "Add: Stair opening" }).click();
+  await enter(page, "Along Edge A from its start of Stair opening", "4'");
+  await enter(page, "In from Edge A of Stair opening", "3'");
+  await enter(page, "Length along Edge A of Stair opening", "8'");
+  await enter(page, "Width in from Edge A of Stair opening", "3'");
+  await closePad(page);
+  await expect(page.getByRole("img", { name: /^Plan of Floor/ })).toBeVisible();
+  await expect.poll(() => numberIn(page, "pieces in all")).toBeGreaterThan(20);
+  // Wrong input is said beside its figure, and the last good one stays.
+  await page.getByRole("button", { name: /^Width in from Edge A: / }).click();
+  await enter(page, "Width in from Edge A of Stair opening", "wide");
+  await expect(page.getByText(/“wide” could not be used/).first()).toBeVisible();
+  await enter(page, "Width in from Edge A of Stair opening", "3'");
+  await closePad(page);
+
+  await page.getByRole("button", { name: /^First panel is short by: / }).click();
+  await enter(page, "First panel is short by", "8 in");
+  await closePad(page);
+  await expect(page.getByText(/joints? off a joist$/)).toContainText(/[1-9]\d* joints off a joist/);
+  await page.getByRole("button", { name: "Best start" }).click();
+  await expect(
+    page.getByRole("status").filter({ hasText: /joints off a joist from|No start is better/ }),
+  ).toBeVisible();
+  await saved(page);
+
+  // Drawn as it is counted: every stick of the plan is in the file.
+  const started = page.waitForEvent("download");
+  await page.getByRole("button", { name: /^Download plan of Floor.* as DXF/ }).click();
+  const drawn = new DxfParser().parseSync(readFileSync(await (await started).path(), "utf8"));
+  const timber = (drawn?.entities ?? []).filter((each) => each.layer === "timber");
+  expect(timber).toHaveLength(await numberIn(page, "pieces in all"));
+
+  await place(page, "Count");
+  await page.getByRole("radio", { name: "Show: Cut list" }).click();
+  await expect(page.getByText(/2 × 10 sawn softwood/).first()).toBeVisible();
+  await place(page, "Quote");
+  await expect(page.getByText(/Trim one stair opening, with headers and trimmers/)).toBeVisible();
+
+  // The room grows, and the floor with it.
+  await openPart(page, "Den");
+  await page
+    .getByRole("button", { name: /^Wall A, Length|^Length: / })
+    .first()
+    .click();
+  await enter(page, "Wall A", "17'3");
+  await closePad(page);
+  await saved(page);
+  await openPart(page, "Floor 1");
+  await expect(page.getByRole("button", { name: /Edge [AC]: 18' 0"/ }).first()).toBeVisible();
+});
+
+test("a flat roof from two figures: what follows another figure is overtyped and given back, and the quote says the roof", async ({
+  page,
+  address,
+}) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "Roof of the store", true);
+  await addPart(page, "Flat roof");
+  await enter(page, "Length of Edge A", "5.1m");
+  await enter(page, "Length of Edge B", "4.2m");
+  await closePad(page);
+  // A bay of 4.5 m between ladders of 0.3 m at 400 mm: 13 joists (arithmetic).
+  await expect(live(page)).toHaveText(/^13 joists/);
+  // Three open sides: 4.2 + 5.1 + 4.2 m.
+  await expect(page.getByRole("button", { name: "Drip: 13500 mm, follows" })).toBeVisible();
+  await page.getByRole("button", { name: "Drip: 13500 mm, follows" }).click();
+  await enter(page, "Drip", "12m");
+  await closePad(page);
+  await expect(page.getByRole("button", { name: "Drip: 12000 mm" })).toBeVisible();
+  // The fascia is put on two sides: what follows it goes along, what was set by hand does not.
+  await page.getByRole("checkbox", { name: "Fascia along: Edge C" }).click();
+  await expect(page.getByRole("button", { name: "Soffit: 8400 mm, follows" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Drip: 12000 mm" })).toBeVisible();
+  await page.getByRole("button", { name: "Drip: let it follow the fascia" }).click();
+  await expect(page.getByRole("button", { name: "Drip: 8400 mm, follows" })).toBeVisible();
+  await page.getByRole("radio", { name: "Edge B: Against a wall" }).click();
+  await expect(page.getByRole("button", { name: "Fascia: 4200 mm, follows" })).toBeVisible();
+  await saved(page);
+  await place(page, "Quote");
+  await expect(page.getByText(/a flat roof with two open sides/)).toBeVisible();
+  await expect(page.getByText(/It falls 1 in 40 towards Edge C, on firrings/)).toBeVisible();
+});
