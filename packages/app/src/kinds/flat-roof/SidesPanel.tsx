@@ -1,13 +1,4 @@
-import {
-  edgeLetter,
-  type FlatRoof,
-  inches,
-  isFlatRoof,
-  isOpen,
-  lowSide,
-  measured,
-  millimetres,
-} from "@wide-porch/core";
+import { edgeLetter, type FlatRoof, isFlatRoof, isOpen, lowSide, withSide } from "@wide-porch/core";
 import { View } from "react-native";
 import { Choice } from "../../components/Choice";
 import { Picker } from "../../components/Picker";
@@ -28,16 +19,6 @@ export function SidesPanel({ part, slots, active, onChange, onFigure }: JoistPan
   if (!isFlatRoof(part)) return null;
   const change = (to: (now: FlatRoof) => FlatRoof) => onChange((now) => (isFlatRoof(now) ? to(now) : now));
   const nameOf = (id: string) => `Edge ${edgeLetter(part.edges, id)}`;
-  const usual = { ...measured(context.system === "imperial" ? inches(12) : millimetres(300), ""), assumed: true };
-  const set = (id: string, open: boolean) =>
-    change((now) => ({
-      ...now,
-      edges: now.edges.map((edge) => {
-        if (edge.id !== id) return edge;
-        const { overhang: _, ...wall } = edge;
-        return open ? { ...edge, bears: "free", overhang: edge.overhang ?? usual } : { ...wall, bears: null };
-      }),
-    }));
   return (
     <View className="gap-3">
       <Title level={2}>Sides</Title>
@@ -47,7 +28,7 @@ export function SidesPanel({ part, slots, active, onChange, onFigure }: JoistPan
             label={nameOf(edge.id)}
             options={SIDES}
             value={isOpen(edge)}
-            onChange={(open) => set(edge.id, open)}
+            onChange={(open) => change((now) => withSide(now, edge.id, open, context.system))}
           />
           <FigureList
             slots={ownSlots(slots, `edges.${edge.id}.overhang`).map((slot) => ({

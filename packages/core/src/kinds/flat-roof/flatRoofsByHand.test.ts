@@ -4,7 +4,7 @@ import { tape } from "../../testing/ground";
 import { flatRoofOf } from "../../testing/joists";
 import { contexts, library } from "../../testing/library";
 import type { MeasuringSystem } from "../../units";
-import { flatRoofKind } from "./index";
+import { flatRoofKind, withSide } from "./index";
 import type { FlatRoof } from "./schema";
 
 const counted = (roof: FlatRoof, system: MeasuringSystem = "metric") => countPart(roof, system, library);
@@ -185,6 +185,20 @@ describe("what is odd about a flat roof is said beside its figure, and the rest 
     expect(quantity(boxed, "joists")).toBe(11);
     const sparse = flatRoofOf("metric", three, { choices: { edgesBear: "hangers", joistSpacing: 800_000_000 } });
     expect(codes(sparse)).toContainEqual(["spacing-past-panel", "choices.joistSpacing"]);
+  });
+
+  it("a fascia on a side against a wall; a side that is put against one loses its own", () => {
+    const roof = flatRoofOf("metric", three, { choices: { edgesBear: "hangers" } });
+    expect(codes({ ...roof, fasciaOn: ["a", "b"] })).toEqual([["fascia-at-wall", "fascia"]]);
+    const walled = withSide({ ...roof, fasciaOn: ["b", "c"], gutterOn: ["b"] }, "b", false, "metric");
+    expect([walled.fasciaOn, walled.gutterOn, quantity(walled, "fasciaBoards")]).toEqual([["c"], [], 5.1]);
+    expect(codes(walled)).toEqual([]);
+    // Opened again it hangs over as is usual.
+    expect(withSide(walled, "b", true, "metric").edges[1]?.overhang).toEqual({
+      valueNm: 300_000_000,
+      typed: "",
+      assumed: true,
+    });
   });
 
   it("joists that hang over by more than they span behind", () => {

@@ -1,20 +1,16 @@
 import { joistedKindFields, newJoistEdge, newJoisted } from "../../joists/kind";
 import { newBase } from "../../parts/base";
-import { assumedDimension, measured, unmeasured } from "../../parts/dimension";
+import { measured, unmeasured } from "../../parts/dimension";
 import { marked } from "../../parts/figures";
 import { figurePoints } from "../../parts/openPointsOf";
 import type { PartKind } from "../../parts/partKind";
-import { inches, type MeasuringSystem, millimetres } from "../../units";
 import { STUD_WALL_FUNCTIONS } from "../stud-wall/functions";
 import { FLAT_ROOF_QUANTITIES, flatRoofQuantities } from "./quantities";
 import { FLAT_ROOF_PARAMETERS, type FlatRoof, flatRoofSchema } from "./schema";
+import { usualOverhang } from "./sides";
 import { TRIMS, trimDimensions, trimOf, trimProblems } from "./trims";
 
 const OF_SHEETS: ReadonlySet<string> = new Set(["sheets", "cover", "sheetFixings"]);
-
-/** What hangs over an open side where nobody measured it: common practice. */
-export const usualOverhang = (system: MeasuringSystem) =>
-  assumedDimension(system === "imperial" ? inches(12) : millimetres(300));
 
 const fields = joistedKindFields<FlatRoof>(FLAT_ROOF_PARAMETERS, {
   question: "What is this roof built of?",
@@ -80,5 +76,5 @@ export const flatRoofKind: PartKind<FlatRoof> = {
 };
 
 export * from "./schema";
-export { fasciaSides, gutterSides, isOpen, lowSide } from "./sides";
+export { fasciaSides, gutterSides, isOpen, lowSide, withSide } from "./sides";
 export { isByHand, TRIMS, type Trim, trimNm } from "./trims";

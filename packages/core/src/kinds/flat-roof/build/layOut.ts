@@ -16,7 +16,7 @@ import { type Problem, problem } from "../../../problems/problem";
 import { formatLength } from "../../../units";
 import { joistWords, laidOnJoists } from "../../floor/build/laidOnJoists";
 import { FLAT_ROOF_PARAMETERS, type FlatRoof } from "../schema";
-import { isOpen, lowSide } from "../sides";
+import { fasciaSides, gutterSides, isOpen, lowSide } from "../sides";
 
 /** What a flat roof adds: wall plates, end ladders, rows of noggings, a firring on each joist. */
 function addedTo(roof: FlatRoof, laid: LaidJoists, longest: Longest): Piece[] {
@@ -113,6 +113,24 @@ const NOT_OF_ROOFS = {
   postSpacing: 0,
 } as const;
 
+/** A fascia or a gutter along a wall is nothing that can be fixed there. */
+const trimsTold = (roof: FlatRoof): Problem[] =>
+  (
+    [
+      ["fascia", fasciaSides(roof)],
+      ["gutter", gutterSides(roof)],
+    ] as const
+  ).flatMap(([trim, ids]) => {
+    const walls = roof.edges.filter((edge) => ids.includes(edge.id) && !isOpen(edge));
+    return walls.map(({ id }) =>
+      problem(
+        `${trim}-at-wall`,
+        trim,
+        `Edge ${edgeLetter(roof.edges, id)} is against a wall and has a ${trim}: it is counted as it is said.`,
+      ),
+    );
+  });
+
 /** Lays out a flat roof: joists in the bay, ladders beside it, what makes the fall, the deck. */
 export function layOutFlatRoof(entered: FlatRoof, assembly: Assembly, site: Site): LaidPart {
   const { roof, told } = withinReason(entered, site);
@@ -121,7 +139,7 @@ export function layOutFlatRoof(entered: FlatRoof, assembly: Assembly, site: Site
     without: NOT_OF_ROOFS,
     more: (laid, longest) => addedTo(roof, laid, longest),
     words: (laid) => flatWords(roof, laid, site),
-    told: (laid) => [...told, ...fallTold(roof, laid)],
+    told: (laid) => [...told, ...fallTold(roof, laid), ...trimsTold(roof)],
     panelsAre: "Roof deck",
   });
 }
