@@ -2,10 +2,10 @@ import {
   BEARING_WORDS,
   BEARINGS,
   edgeLetter,
-  isRoom,
   type Joisted,
   type JoistedPart,
   newJoistEdge,
+  outsideRing,
 } from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -76,29 +76,44 @@ const borneWords = ({ edges }: JoistedPart, nameOf: (id: string) => string): str
   return own.length === 0 ? "All as chosen for all edges" : `${own.join(", ")} by themselves`;
 };
 
-/** The rooms it goes along with, on its storey. */
+/** The rooms it goes along with, or the storey whose outside it lies under; it moves to the storey of what is chosen. */
 function FollowsPanel({ part, onChange }: Pick<JoistPanelProps, "part" | "onChange">) {
-  const { parts, plan } = useJobLater("parts", "plan");
-  const { follows, storey } = part;
-  const rooms = parts.filter(isRoom).filter((room) => room.storey === storey);
-  const closed = plan.storeys.find(({ name }) => name === storey)?.rooms.filter(({ polygon }) => polygon) ?? [];
-  if (closed.length === 0) return null;
+  const { plan } = useJobLater("plan");
+  const { follows } = part;
+  const storeys = plan.storeys.filter(({ rooms }) => rooms.some(({ polygon }) => polygon));
+  if (storeys.length === 0) return null;
+  const closed = storeys.flatMap(({ name: storey, rooms }) =>
+    rooms.flatMap(({ room, polygon }) => (polygon ? [{ id: room.id, storey, name: room.name }] : [])),
+  );
   const chosen = follows.how === "rooms" ? follows.roomIds : [];
-  const names = new Map(rooms.map(({ id, name }) => [id, name]));
-  const choose = (roomIds: readonly string[]) =>
-    onChange((now) => ({
-      ...now,
-      follows: roomIds.length === 0 ? { how: "own" } : { how: "rooms", roomIds: [...roomIds] },
-    }));
-  const labelOf = (id: string) => names.get(id) ?? id;
+  // Rooms of two storeys may be called alike.
+  const labelOf = ({ name, storey }: (typeof closed)[number]) => (storeys.length > 1 ? `${name}, ${storey}` : name);
+  const choose = (room: (typeof closed)[number], on: boolean) =>
+    onChange((now) => {
+      const before = now.follows.how === "rooms" && now.storey === room.storey ? now.follows.roomIds : [];
+      const roomIds = on ? [...before, room.id] : before.filter((each) => each !== room.id);
+      return {
+        ...now,
+        storey: on ? room.storey : now.storey,
+        follows: roomIds.length === 0 ? { how: "own" } : { how: "rooms", roomIds },
+      };
+    });
   return (
     <View className="gap-2">
       <View className="flex-row flex-wrap gap-2">
-        <Button
-          label={follows.how === "outside" ? "It follows the outside of its storey" : "From the outside of its storey"}
-          kind={follows.how === "outside" ? "quiet" : "plain"}
-          onPress={() => onChange((now) => ({ ...now, follows: { how: "outside" } }))}
-        />
+        {storeys
+          .filter((storey) => outsideRing(storey).length > 0)
+          .map(({ name }) => {
+            const is = follows.how === "outside" && part.storey === name;
+            return (
+              <Button
+                key={name}
+                label={is ? `It follows the outside of ${name}` : `From the outside of ${name}`}
+                kind={is ? "quiet" : "plain"}
+                onPress={() => onChange((now) => ({ ...now, storey: name, follows: { how: "outside" } }))}
+              />
+            );
+          })}
         {follows.how === "own" ? null : (
           <Button
             label="Keep it as it is now"
@@ -109,11 +124,11 @@ function FollowsPanel({ part, onChange }: Pick<JoistPanelProps, "part" | "onChan
       </View>
       <Toggles
         label="Over these rooms, and with them when they change"
-        options={closed.map(({ room }) => labelOf(room.id))}
-        chosen={chosen.map(labelOf)}
-        onToggle={(name, on) => {
-          const id = closed.find(({ room }) => labelOf(room.id) === name)?.room.id;
-          if (id !== undefined) choose(on ? [...chosen, id] : chosen.filter((each) => each !== id));
+        options={closed.map(labelOf)}
+        chosen={closed.filter(({ id }) => chosen.includes(id)).map(labelOf)}
+        onToggle={(label, on) => {
+          const room = closed.find((each) => labelOf(each) === label);
+          if (room) choose(room, on);
         }}
       />
     </View>

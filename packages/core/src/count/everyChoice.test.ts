@@ -290,7 +290,7 @@ describe("every choice there is reaches the count", () => {
         bears: { c: "hangers" },
       },
     );
-    const found = { supports: [], doubled: [{ name: "Wall", atNm: metres(2.9) }], short: [], apart: 0 };
+    const found = { supports: [], doubled: [{ name: "Wall", atNm: metres(2.9) }], short: [], apart: 0, missing: 0 };
     const others: Choices[] = [
       {},
       { overSupport: "lapped" },

@@ -1,5 +1,13 @@
-import { minus, type Point, turned } from "../geometry";
-import { type FoundFloor, type FoundLine, type Joisted, joistShape, newJoistEdge, runsWithJoists } from "../kinds";
+import { distance, minus, type Point, turned } from "../geometry";
+import {
+  type FoundFloor,
+  type FoundLine,
+  type Joisted,
+  joistShape,
+  MOST_JOIST_EDGES,
+  newJoistEdge,
+  runsWithJoists,
+} from "../kinds";
 import { onPlan } from "../parts/walkedOutline";
 import { metres, millimetres, type Nanometres } from "../units";
 import { footprintOf } from "./footprint";
@@ -13,6 +21,7 @@ const OVER_NM = metres(1.5);
 /** A wall is one that runs across where no more than this is missing at either end: the walls it stands against. */
 const SHORT_NM = millimetres(900);
 
+const IN_PLACE_NM = millimetres(1);
 /** A wall so near to an edge is the one that the edge lies on. */
 const AT_EDGE_NM = millimetres(300);
 
@@ -22,15 +31,30 @@ function onlyRooms(storey: StoreyPlan, roomIds: readonly string[]): StoreyPlan {
   return { ...storey, rooms, footprint: footprintOf(rooms) };
 }
 
+/** The outside in rings: rooms that hang together nowhere have one each. */
+function ringsOf(storey: StoreyPlan): FootprintEdge[][] {
+  const rings: FootprintEdge[][] = [];
+  let ring: FootprintEdge[] = [];
+  for (const edge of footprintEdges(storey)) {
+    ring.push(edge);
+    const [first] = ring;
+    if (!first || distance(edge.to, first.from) > IN_PLACE_NM) continue;
+    rings.push(ring);
+    ring = [];
+  }
+  return rings;
+}
+
 /** The sides it lies within, and in how many pieces apart from them more of it would lie. */
 function ringUnder(
   { follows }: Joisted,
   storey: StoreyPlan,
 ): { readonly ring: readonly FootprintEdge[]; readonly apart: number } {
-  const under = follows.how === "rooms" ? onlyRooms(storey, follows.roomIds) : storey;
-  const ring = outsideRing(under);
-  const rest = footprintEdges(under).length - ring.length;
-  return { ring, apart: rest > 0 ? Math.max(1, (under.footprint?.rings.length ?? 1) - 1) : 0 };
+  if (follows.how !== "rooms") return { ring: outsideRing(storey), apart: 0 };
+  const rings = ringsOf(onlyRooms(storey, follows.roomIds));
+  const [chosenFirst] = follows.roomIds;
+  const ring = rings.find((each) => each.some(({ roomId }) => roomId === chosenFirst)) ?? rings[0] ?? [];
+  return { ring: ring.length <= MOST_JOIST_EDGES ? ring : [], apart: Math.max(0, rings.length - 1) };
 }
 
 /** The outline as the plan has it now, begun with the edge that was the first; the same part while there is none. */
@@ -67,10 +91,17 @@ const besidesOf = (plan: JobPlan, storey: StoreyPlan, by: 1 | -1): StoreyPlan | 
   return index < 0 ? undefined : plan.storeys[index + by];
 };
 
+/** How many of the rooms it goes along with cannot be had. */
+const missingRooms = ({ follows }: Joisted, storey: StoreyPlan): number =>
+  follows.how === "rooms"
+    ? follows.roomIds.filter((id) => !storey.rooms.some(({ room, polygon }) => room.id === id && polygon)).length
+    : 0;
+
 /** What carries the joists, and what stands on them, among the walls of the plan. */
 function foundOn(part: Joisted, storey: StoreyPlan, plan: JobPlan, apart: number): FoundFloor {
   const shape = joistShape(part);
-  if (!shape) return { supports: [], doubled: [], short: [], apart };
+  const missing = missingRooms(part, storey);
+  if (!shape) return { supports: [], doubled: [], short: [], apart, missing };
   const over = (part.top.valueNm ?? 0) > OVER_NM;
   const below = over ? storey : besidesOf(plan, storey, -1);
   const on = over ? besidesOf(plan, storey, 1) : storey;
@@ -98,7 +129,7 @@ function foundOn(part: Joisted, storey: StoreyPlan, plan: JobPlan, apart: number
     const atEdge = shape.edges.some((edge) => runsWithJoists(edge) && Math.abs(edge.from.v - at) < AT_EDGE_NM);
     return along && within && at > v0 && at < v1 && !atEdge ? [{ name, atNm: at }] : [];
   });
-  return { supports, doubled, short, apart };
+  return { supports, doubled, short, apart, missing };
 }
 
 /** Joists as the plan has them: over what they follow, with the walls that carry them and those that stand on them. */

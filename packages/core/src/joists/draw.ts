@@ -27,7 +27,7 @@ function edgeFigures(part: Joisted, shape: JoistShape, { system }: PartContext):
         to,
         towards: rightOf(heading),
         side: "outside",
-        text: formatLength(edge.length.valueNm ?? 0, system),
+        text: `${edgeLetter(part.edges, edge.id)}  ${formatLength(edge.length.valueNm ?? 0, system)}`,
         name: `Edge ${edgeLetter(part.edges, edge.id)}, length`,
         path: `edges.${edge.id}.length`,
       },

@@ -97,6 +97,10 @@ export function joistedKindFields<P extends Joisted>(
       part.edges.some(({ length }) => length.valueNm === null) || gapPoint(part.edges, "metric").length > 0,
     dimensions: asksFor,
     ...joistSetters<P>(),
+    withReferences: (part, renamed) =>
+      part.follows.how === "rooms"
+        ? { ...part, follows: { how: "rooms", roomIds: part.follows.roomIds.map(renamed) } }
+        : part,
     nameOfItem: (part, id) =>
       floorOpeningName(part, id) ??
       supportName(part, id) ??

@@ -68,6 +68,8 @@ export type FoundFloor = {
   readonly short: readonly string[];
   /** Rooms it should lie over that hang together with the others nowhere, and have no floor of it. */
   readonly apart: number;
+  /** Rooms it goes along with that are no longer there, or do not close. */
+  readonly missing: number;
 };
 
 /** What everything of joists has alike. */

@@ -183,7 +183,7 @@ function doubledTold({ plan }: LaidJoists): Problem[] {
 }
 
 function foundTold({ plan: { part } }: LaidJoists): Problem[] {
-  const { short = [], apart = 0 } = part.found ?? {};
+  const { short = [], apart = 0, missing = 0 } = part.found ?? {};
   const told = short.map((name) =>
     problem(
       "support-short",
@@ -191,6 +191,16 @@ function foundTold({ plan: { part } }: LaidJoists): Problem[] {
       `${name} carries, and runs only part of the way across the joists: it is not counted on. Put a support in where it carries them.`,
     ),
   );
+  if (missing > 0) {
+    const many = missing === 1 ? "A room that it lies over is" : `${missing} rooms that it lies over are`;
+    told.push(
+      problem(
+        "rooms-gone",
+        "follows",
+        `${many} no longer there, or open: it lies over the others, or as it lay before.`,
+      ),
+    );
+  }
   if (apart === 0) return told;
   const message =
     "Some of the rooms hang together with the others nowhere: this floor lies over the first of them alone. Make another for the rest.";
