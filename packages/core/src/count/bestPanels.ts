@@ -1,8 +1,8 @@
 import { builderOf, type Library, partContext, settlePart, slotValues } from "../assemblies";
 import { ALONE, isJoistedPart, JOIST_PARAMETERS, joistChoicesOf, type Part } from "../kinds";
-import { panelSize } from "../kinds/floor/build/laidOnJoists";
+import { manyPanels, panelSize } from "../kinds/floor/build/laidOnJoists";
 import { longestSold } from "../kinds/roof/build/longest";
-import { bestStart, layJoists, type TriedStart } from "../layouts/joists";
+import { bestStart, expectedPieces, layJoists, MOST_JOIST_PIECES, type TriedStart } from "../layouts/joists";
 import type { MeasuringSystem } from "../units";
 
 /** Where panels begin as they lie, and where they take the fewest. */
@@ -15,9 +15,10 @@ export function bestPanelsOf(entered: Part, system: MeasuringSystem, library: Li
   if (!isJoistedPart(part) || !assembly) return undefined;
   const context = partContext(system, library);
   const choices = joistChoicesOf(part, system);
+  if (expectedPieces(part, choices) > MOST_JOIST_PIECES) return undefined;
   const laid = layJoists(part, choices, context, longestSold(assembly, library));
   if (!laid || choices.panelsBy !== "laid-out") return undefined;
   const site = { library, context, around: ALONE };
   const { size } = panelSize(laid, assembly, slotValues(JOIST_PARAMETERS, choices), site);
-  return size && bestStart(laid, size);
+  return size && !manyPanels(laid, size) ? bestStart(laid, size) : undefined;
 }

@@ -113,6 +113,15 @@ describe("what is odd about a floor is said beside its figure, and the rest is c
       { choices: { joistSpacing: inch("4 in") } },
     );
     expect(counted(huge).problems.map(({ code }) => code)).toEqual(["too-many-pieces"]);
+    // Few joists, and panels without end.
+    const sparse = floorOf(
+      "imperial",
+      { "edges.a.length": "3000'", "edges.b.length": "3000'" },
+      { choices: { joistSpacing: inch("6'"), blockAtSupports: false } },
+    );
+    expect(counted(sparse).problems.map(({ code }) => code)).toContain("too-many-pieces");
+    expect(quantity(sparse, "panels")).toBeUndefined();
+    expect([huge, sparse].map((each) => bestPanelsOf(each, "imperial", library))).toEqual([undefined, undefined]);
   });
 
   it("an outline that crosses itself or does not close is not laid at all", () => {

@@ -2,6 +2,7 @@ export { bestStart, type TriedStart } from "./bestStart";
 export { noggingsOf } from "./blocking";
 export type { CutJoist } from "./cutJoists";
 export { inStock, type Longest } from "./edges";
+export { expectedPieces, MOST_JOIST_PIECES } from "./expected";
 export { fallTowards, firringsOf } from "./firrings";
 export { laddersOf } from "./ladders";
 export { type LaidJoists, layJoists } from "./layJoists";

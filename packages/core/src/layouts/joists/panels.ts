@@ -113,10 +113,16 @@ function isBorne(atNm: Nanometres, along: Span, joists: readonly CutJoist[], { o
 /** Ends of panels within the floor, joint by joint, that lie on no joist. */
 function looseJoints(boxes: readonly Box[], joists: readonly CutJoist[], plan: FloorPlan): number {
   const nm = (mm: number) => Math.round(mm * NM_PER_MM);
+  // Those that begin at a place, to a hundredth of a millimetre: a panel meets few others.
+  const at = (mm: number) => Math.round(mm * 100);
+  const byLeft = new Map<number, Box[]>();
+  for (const box of boxes) {
+    const alike = byLeft.get(at(box.left));
+    if (alike) alike.push(box);
+    else byLeft.set(at(box.left), [box]);
+  }
   return boxes.filter((box) => {
-    const beside = boxes.filter(
-      (other) => Math.abs(other.left - box.right) < 0.01 && other.low < box.high && box.low < other.high,
-    );
+    const beside = (byLeft.get(at(box.right)) ?? []).filter((other) => other.low < box.high && box.low < other.high);
     return beside.some(({ low, high }) => {
       const along = { from: nm(Math.max(low, box.low)), to: nm(Math.min(high, box.high)) };
       return !isBorne(nm(box.right), along, joists, plan);

@@ -87,23 +87,24 @@ function placedFirst(plan: FloorPlan): Strip[] {
     ...plan.openings.flatMap((laid) => besideOpening(plan, laid)),
     ...underWalls(plan),
   ];
-  return asked
-    .filter(({ chords }) => chords.length > 0)
-    .reduce<Strip[]>((kept, strip) => (kept.some((each) => overlap(each, strip)) ? kept : [...kept, strip]), []);
+  const kept: Strip[] = [];
+  for (const strip of asked)
+    if (strip.chords.length > 0 && !kept.some((each) => overlap(each, strip))) kept.push(strip);
+  return kept;
 }
 
 type Run = { readonly v0: Nanometres; readonly v1: Nanometres; readonly chords: readonly Chord[] };
 
 /** Joists that stand against each other, as one. */
 function runsOf(strips: readonly Strip[]): Run[] {
-  return strips
-    .toSorted((a, b) => a.v0 - b.v0)
-    .reduce<Run[]>((runs, { v0, v1, chords }) => {
-      const index = runs.findIndex((run) => run.v1 === v0 && share(run.chords, chords));
-      const before = runs[index];
-      if (!before) return [...runs, { v0, v1, chords }];
-      return runs.with(index, { v0: before.v0, v1, chords: [...before.chords, ...chords] });
-    }, []);
+  const runs: Run[] = [];
+  for (const { v0, v1, chords } of strips.toSorted((a, b) => a.v0 - b.v0)) {
+    const index = runs.findIndex((run) => run.v1 === v0 && share(run.chords, chords));
+    const before = runs[index];
+    if (before) runs[index] = { v0: before.v0, v1, chords: [...before.chords, ...chords] };
+    else runs.push({ v0, v1, chords });
+  }
+  return runs;
 }
 
 /** Every joist across the outline: those at edges, openings and walls, and the layout between them. */

@@ -1,9 +1,11 @@
-import { type Assembly, settleParameters, slotValues, type Value } from "../../../assemblies";
+import { type Assembly, type SheetDimensions, settleParameters, slotValues, type Value } from "../../../assemblies";
 import type { Drawing, PlanShape } from "../../../drawing/drawing";
 import { isFraming, isSheet, type Piece } from "../../../drawing/piece";
+import { polygonArea } from "../../../geometry";
 import { drawJoisted, type JoistChoices, type Joisted, joistChoicesOf } from "../../../joists";
 import { type LaidPart, piecesByRole, type Site } from "../../../layouts";
 import {
+  expectedPieces,
   FLOOR_PANEL,
   type FloorPanels,
   joistsTold,
@@ -11,6 +13,7 @@ import {
   type Longest,
   layFloorPanels,
   layJoists,
+  MOST_JOIST_PIECES,
 } from "../../../layouts/joists";
 import type { SlotParameter } from "../../../parts/slot";
 import { type Problem, problem } from "../../../problems/problem";
@@ -20,21 +23,12 @@ import { longestSold } from "../../roof/build/longest";
 import { roofWorking } from "../../roof/build/working";
 import { sheetWorking } from "../../stud-wall/build/sheets";
 
-/** More joists than any floor of a house has: a slip of the unit lays millions. */
-const MOST_PIECES = 20_000;
-
-const tooMany = (name: string): Problem =>
+const tooMany = (name: string, what: string): Problem =>
   problem(
     "too-many-pieces",
     "",
-    `${name} would take more than ${MOST_PIECES.toLocaleString("en")} pieces. Check the unit of its figures.`,
+    `${name} would take more than ${MOST_JOIST_PIECES.toLocaleString("en")} ${what}: they are not laid. Check the unit of its figures.`,
   );
-
-/** About how many joists and blocks there will be, before any is placed. */
-function expected(floor: Joisted, spacingNm: number): number {
-  const round = floor.edges.reduce((sum, { length }) => sum + (length.valueNm ?? 0), 0);
-  return (round / spacingNm) * 6;
-}
 
 type Panelled = {
   readonly panels: FloorPanels | undefined;
@@ -51,6 +45,10 @@ export function panelSize(laid: LaidJoists, assembly: Assembly, known: ReadonlyM
   return { sizeId, size: sizeId === undefined ? undefined : ownValue(library.sheets, String(sizeId)) };
 }
 
+/** Whether there would be more panels than there are of anything. */
+export const manyPanels = ({ plan: { shape } }: LaidJoists, size: SheetDimensions): boolean =>
+  polygonArea(shape.polygon) / areaOf(size.widthNm, size.heightNm) > MOST_JOIST_PIECES;
+
 function panelsOver(laid: LaidJoists, assembly: Assembly, known: ReadonlyMap<string, Value>, site: Site): Panelled {
   const { sizeId, size } = panelSize(laid, assembly, known, site);
   if (sizeId === undefined) return { panels: undefined, problems: [], byArea: 0 };
@@ -59,6 +57,8 @@ function panelsOver(laid: LaidJoists, assembly: Assembly, known: ReadonlyMap<str
     return { panels: undefined, problems: [problem("unknown-sheet", "choices.panel", message)], byArea: 0 };
   }
   if (laid.plan.choices.panelsBy === "by-area") return { panels: undefined, problems: [], byArea: 0 };
+  if (manyPanels(laid, size))
+    return { panels: undefined, problems: [tooMany(laid.plan.part.name, "panels")], byArea: 0 };
   const panels = layFloorPanels(laid.plan, laid.joists, size);
   const byArea = Math.ceil(panels.coverM2 / areaOf(size.widthNm, size.heightNm) - 1e-9);
   return { panels, problems: panelsTold(panels, laid, size.heightNm), byArea };
@@ -129,7 +129,7 @@ export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind
   const choices: JoistChoices = { ...joistChoicesOf(part, context.system), ...kind.without };
   const known = slotValues(kind.parameters, choices);
   const longest = longestSold(assembly, library);
-  const many = expected(part, choices.joistSpacing) > MOST_PIECES;
+  const many = expectedPieces(part, choices) > MOST_JOIST_PIECES;
   const laid = many ? undefined : layJoists(part, choices, context, longest);
   const panelled = laid && panelsOver(laid, assembly, known, site);
   const panels = panelled?.panels;
@@ -160,7 +160,7 @@ export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind
             context,
           ),
     problems: [
-      ...(many ? [tooMany(part.name)] : []),
+      ...(many ? [tooMany(part.name, "pieces")] : []),
       ...(laid ? [...joistsTold(laid, longest), ...kind.told(laid)] : []),
       ...(panelled?.problems ?? []),
     ],
