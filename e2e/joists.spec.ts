@@ -72,6 +72,30 @@ test("a floor over a room follows it, its joists are turned, a stair is put in, 
   await enter(page, "Width in from Edge A of Stair opening", "3'");
   await closePad(page);
 
+  // Drawn over the plan with a finger: the opening, then the layout.
+  const draw = async (by: number) => {
+    const box = await page.getByRole("img", { name: /^Plan of Floor/ }).boundingBox();
+    if (!box) throw new Error("the floor has no plan");
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + by, box.y + box.height / 2, { steps: 4 });
+    await page.mouse.up();
+  };
+  const along = page.getByRole("button", { name: /^Along Edge A from its start: / });
+  await expect(along).toHaveAccessibleName(/4' 0"/);
+  await page.getByRole("button", { name: "Move Stair opening" }).click();
+  await draw(30);
+  await page.getByRole("button", { name: "Leave Stair opening there" }).click();
+  await expect(along).not.toHaveAccessibleName(/4' 0"/);
+  const first = page.getByRole("button", { name: /^First joist of the layout, its middle: / });
+  await expect(first).toHaveAccessibleName(/1' 4", follows/);
+  await page.getByRole("button", { name: "Move the joists" }).click();
+  await draw(8);
+  await page.getByRole("button", { name: "Leave them there" }).click();
+  await expect(first).not.toHaveAccessibleName(/follows/);
+  await page.getByRole("button", { name: "Begin with one spacing again" }).click();
+  await expect(first).toHaveAccessibleName(/1' 4", follows/);
+
   await page.getByRole("button", { name: /^First panel is short by: / }).click();
   await enter(page, "First panel is short by", "8 in");
   await closePad(page);

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
+import { benchmarkDrag } from "./benchmarkDrag.mjs";
 import { benchmarkEntries } from "./benchmarkEntries.mjs";
 import { benchmarkModel } from "./benchmarkModel.mjs";
 import { benchmarkPlan } from "./benchmarkPlan.mjs";
@@ -53,6 +54,8 @@ await withDemoServer(async (address) => {
   await benchmarkPlan(address);
   console.log("\nThe worksheet");
   await benchmarkWorksheet(address);
+  console.log("\nA floor");
+  await benchmarkDrag(address);
   console.log("\nThe model in 3D");
   await benchmarkModel(address);
 });

@@ -1,5 +1,6 @@
 import {
   type Dimension,
+  type FloorOpening,
   inches,
   type Joisted,
   joistChoicesOf,
@@ -7,6 +8,7 @@ import {
   measured,
   millimetres,
   movedFirst,
+  movedOpening,
   type PlanDrawing,
   type PlanShape,
   type Point,
@@ -20,29 +22,54 @@ type Props = {
   readonly part: Joisted;
   readonly heightPx: number;
   readonly active: string | undefined;
-  /** While the layout is drawn over the page. */
-  readonly moving: boolean;
+  /** What is drawn over the page with a finger. */
+  readonly moving: Moving | undefined;
   readonly onFigure: (path: string) => void;
   readonly onMoved: (first: Dimension) => void;
+  readonly onOpeningMoved: (opening: FloorOpening) => void;
 };
 
-/** The plan with every joist; while they are moved, their layout follows the finger and is counted when it is let go. */
-export function JoistPlan({ drawing, part, heightPx, active, moving, onFigure, onMoved }: Props) {
+/** The layout of the joists, or one opening. */
+export type Moving = { readonly what: "joists" } | { readonly what: "opening"; readonly id: string };
+
+/** What lies where it lay before, and would only be in the way. */
+const IN_THE_WAY: ReadonlySet<PlanShape["role"]> = new Set(["timber", "metal"]);
+
+/** The plan with every joist; what is moved follows the finger, and is counted when it is let go. */
+export function JoistPlan(props: Props) {
+  const { drawing, part, heightPx, active, moving, onFigure, onMoved, onOpeningMoved } = props;
   const { context } = useJob("context");
   const [drag, setDrag] = useState<Point>();
   const choices = joistChoicesOf(part, context.system);
   const stepNm = context.system === "imperial" ? inches(0.25) : millimetres(5);
-  const first = drag && movedFirst(part, choices, drag, stepNm);
+  const opening = moving?.what === "opening" ? part.openings.find(({ id }) => id === moving.id) : undefined;
+  const first = moving?.what === "joists" && drag ? movedFirst(part, choices, drag, stepNm) : undefined;
   const shown = useMemo((): PlanDrawing => {
     if (!moving) return drawing;
+    const rest = drawing.shapes.filter(({ role }) => !drag || !IN_THE_WAY.has(role));
+    if (moving.what === "opening") {
+      const by = drag ?? { xNm: 0, yNm: 0 };
+      const shapes = rest.map((shape): PlanShape => {
+        if (shape.id !== moving.id) return shape;
+        return {
+          ...shape,
+          role: "walk",
+          points: shape.points.map(({ xNm, yNm }) => ({ xNm: xNm + by.xNm, yNm: yNm + by.yNm })),
+        };
+      });
+      return { ...drawing, shapes, labels: drag ? [] : drawing.labels };
+    }
     const at = first === undefined ? part : { ...part, firstJoist: measured(first, "") };
     const lines = layoutOnPage(at, choices).map((points, index): PlanShape => {
       return { id: `layout-${index + 1}`, role: "walk", points, closed: false };
     });
-    // What lies where it lay before would only be in the way.
-    const rest = drawing.shapes.filter(({ role }) => first === undefined || (role !== "timber" && role !== "metal"));
     return { ...drawing, shapes: [...rest, ...lines] };
-  }, [drawing, moving, first, part, choices]);
+  }, [drawing, moving, drag, first, part, choices]);
+  const letGo = (by: Point) => {
+    setDrag(undefined);
+    if (moving?.what === "joists") onMoved(measured(movedFirst(part, choices, by, stepNm), ""));
+    else if (opening) onOpeningMoved(movedOpening(part, opening, by, stepNm));
+  };
   return (
     <PlanCanvas
       drawing={shown}
@@ -50,18 +77,7 @@ export function JoistPlan({ drawing, part, heightPx, active, moving, onFigure, o
       heightPx={heightPx}
       activePath={active}
       onFigure={moving ? undefined : onFigure}
-      onDrag={
-        moving
-          ? (by, done) => {
-              if (!done) {
-                setDrag(by);
-                return;
-              }
-              setDrag(undefined);
-              onMoved(measured(movedFirst(part, choices, by, stepNm), ""));
-            }
-          : undefined
-      }
+      onDrag={moving ? (by, done) => (done ? letGo(by) : setDrag(by)) : undefined}
     />
   );
 }

@@ -26,7 +26,7 @@ import { PartName } from "../measure/PartName";
 import { usePartFigures } from "../measure/usePartFigures";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { asItLies, type JoistPanelProps } from "./changes";
-import { JoistPlan } from "./JoistPlan";
+import { JoistPlan, type Moving } from "./JoistPlan";
 import { joistsLive } from "./liveWords";
 import { MovePanel } from "./MovePanel";
 import { OpeningsPanel } from "./OpeningsPanel";
@@ -72,7 +72,7 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, sides, m
   }, [unsettled, kind, settled, context]);
   const count = useDeferredValue(useLatestCount(part.id));
   const [refusal, setRefusal] = useState<string>();
-  const [moving, setMoving] = useState(false);
+  const [moving, setMoving] = useState<Moving>();
   const changeIt = useCallback(
     (choose: (now: JoistedPart) => JoistedPart): boolean => {
       const problem = change((now: Part) => (isJoistedPart(now) ? choose(now) : now));
@@ -101,6 +101,12 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, sides, m
                 active={active}
                 moving={moving}
                 onFigure={show}
+                onOpeningMoved={(opening) =>
+                  changeIt((now) => ({
+                    ...now,
+                    openings: now.openings.map((each) => (each.id === opening.id ? opening : each)),
+                  }))
+                }
                 onMoved={(firstJoist) => changeIt((now) => ({ ...now, firstJoist }))}
               />
             )
@@ -116,7 +122,7 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, sides, m
           <MovePanel {...props} told={told} moving={moving} onMoving={setMoving} />
           <OutlinePanel {...props} found={settled as Joisted} bearing={!sides} />
           {sides?.(props)}
-          <OpeningsPanel {...props} told={told} kinds={openingKinds} />
+          <OpeningsPanel {...props} told={told} kinds={openingKinds} moving={moving} onMoving={setMoving} />
           {sides ? null : <SupportsPanel {...props} told={told} />}
           <PanelsPanel {...props} told={told} />
           {more?.(props)}

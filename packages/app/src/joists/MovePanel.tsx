@@ -5,11 +5,12 @@ import { Choice } from "../components/Choice";
 import { Faint } from "../components/Text";
 import { FigureList } from "../measure/FigureList";
 import type { JoistPanelProps } from "./changes";
+import type { Moving } from "./JoistPlan";
 
 type Props = JoistPanelProps & {
   readonly told: readonly { readonly path: string; readonly message: string }[] | undefined;
-  readonly moving: boolean;
-  readonly onMoving: (moving: boolean) => void;
+  readonly moving: Moving | undefined;
+  readonly onMoving: (moving: Moving | undefined) => void;
 };
 
 const RUNS = [
@@ -19,6 +20,7 @@ const RUNS = [
 
 /** Which way the joists lie, and where the first of them does. */
 export function MovePanel({ part, slots, active, told, moving, onChange, onFigure, onMoving }: Props) {
+  const isMoving = moving?.what === "joists";
   const own = slots.filter(({ path }) => path === "firstJoist");
   const isMoved = part.firstJoist.valueNm !== null;
   return (
@@ -32,9 +34,9 @@ export function MovePanel({ part, slots, active, told, moving, onChange, onFigur
       <FigureList slots={own} activePath={active} onOpen={onFigure} title="Layout" told={told} />
       <View className="flex-row flex-wrap gap-2">
         <Button
-          label={moving ? "Leave them there" : "Move the joists"}
+          label={isMoving ? "Leave them there" : "Move the joists"}
           kind="plain"
-          onPress={() => onMoving(!moving)}
+          onPress={() => onMoving(isMoving ? undefined : { what: "joists" })}
         />
         {isMoved ? (
           <Button
@@ -44,7 +46,7 @@ export function MovePanel({ part, slots, active, told, moving, onChange, onFigur
           />
         ) : null}
       </View>
-      {moving ? <Faint>Draw the layout over the plan with a finger. It is counted when you let go.</Faint> : null}
+      {isMoving ? <Faint>Draw the layout over the plan with a finger. It is counted when you let go.</Faint> : null}
     </View>
   );
 }

@@ -18,6 +18,7 @@ import { useJob } from "../job/JobContext";
 import { FigureList } from "../measure/FigureList";
 import { newId } from "../sync/newId";
 import type { JoistPanelProps } from "./changes";
+import type { Moving } from "./JoistPlan";
 
 type Told = readonly { readonly path: string; readonly message: string }[] | undefined;
 
@@ -58,16 +59,16 @@ function newOpening(kind: FloorOpening["kind"], system: MeasuringSystem): FloorO
   };
 }
 
+type Props = JoistPanelProps & {
+  readonly told: Told;
+  readonly kinds?: readonly FloorOpening["kind"][] | undefined;
+  readonly moving: Moving | undefined;
+  readonly onMoving: (moving: Moving | undefined) => void;
+};
+
 /** What goes through the floor: where it is, how large, and how joists are cut for it. */
-export function OpeningsPanel({
-  part,
-  slots,
-  active,
-  told,
-  onChange,
-  onFigure,
-  kinds = ALL,
-}: JoistPanelProps & { readonly told: Told; readonly kinds?: readonly FloorOpening["kind"][] | undefined }) {
+export function OpeningsPanel(props: Props) {
+  const { part, slots, active, told, kinds = ALL, moving, onChange, onFigure, onMoving } = props;
   const { context } = useJob("context");
   const set = (id: string, to: Partial<FloorOpening>) =>
     onChange((now) => ({ ...now, openings: now.openings.map((each) => (each.id === id ? { ...each, ...to } : each)) }));
@@ -75,9 +76,10 @@ export function OpeningsPanel({
     const opening = newOpening(kind, context.system);
     if (onChange((now) => ({ ...now, openings: [...now.openings, opening] }))) onFigure(`openings.${opening.id}.along`);
   };
+  const isMoving = (id: string) => moving?.what === "opening" && moving.id === id;
   return (
     <View className="gap-3">
-      {part.openings.map(({ id, measuredAs, headers, runThrough }) => {
+      {part.openings.map(({ id, along, off, measuredAs, headers, runThrough }) => {
         const name = floorOpeningName(part, id) ?? "";
         return (
           <View key={id} className="gap-2">
@@ -106,7 +108,15 @@ export function OpeningsPanel({
               value={runThrough}
               onChange={(to) => set(id, { runThrough: to })}
             />
-            <View className="flex-row">
+            <View className="flex-row flex-wrap gap-2">
+              {along.valueNm === null || off.valueNm === null ? null : (
+                <Button
+                  label={isMoving(id) ? "Leave it there" : "Move it"}
+                  name={isMoving(id) ? `Leave ${name} there` : `Move ${name}`}
+                  kind="quiet"
+                  onPress={() => onMoving(isMoving(id) ? undefined : { what: "opening", id })}
+                />
+              )}
               <Button
                 label="Take it out"
                 name={`Take out: ${name}`}

@@ -2,7 +2,7 @@ export * from "./choices";
 export { drawJoisted } from "./draw";
 export { doubledName, floorOpeningName, supportName } from "./figures";
 export { newJoistEdge } from "./kind";
-export { layoutOnPage, movedFirst } from "./lines";
+export { layoutOnPage, movedFirst, movedOpening } from "./lines";
 export * from "./roles";
 export * from "./schema";
 export { type Area, joistShape, runsWithJoists } from "./shape";

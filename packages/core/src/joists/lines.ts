@@ -1,8 +1,9 @@
 import type { Point } from "../geometry";
+import { measured } from "../parts/dimension";
 import type { Nanometres } from "../units";
 import type { JoistChoices } from "./choices";
 import { chordsOf } from "./chords";
-import type { Joisted } from "./schema";
+import type { FloorOpening, Joisted } from "./schema";
 import { type Area, bayOf, joistShape, reachOf } from "./shape";
 
 /** Middles of the layout across the outline; moving it by a whole spacing changes nothing. */
@@ -58,4 +59,20 @@ export function movedFirst(
   const at = ((((part.firstJoist.valueNm ?? joistSpacing) + across) % joistSpacing) + joistSpacing) % joistSpacing;
   const whole = Math.round(at / stepNm) * stepNm;
   return whole === 0 ? joistSpacing : whole;
+}
+
+/** Where an opening comes to lie when it is drawn so far over the page, in steps; the same one while its place or the outline is not known. */
+export function movedOpening<O extends Pick<FloorOpening, "along" | "off">>(
+  part: Joisted,
+  opening: O,
+  by: Point,
+  stepNm: Nanometres,
+): O {
+  const shape = joistShape(part);
+  const { along, off } = opening;
+  if (!shape || along.valueNm === null || off.valueNm === null) return opening;
+  const { u, v } = shape.toUV(by);
+  const [alongNm, offNm] = part.runs === "along" ? [u, v] : [v, u];
+  const at = (now: Nanometres, more: Nanometres) => Math.max(0, Math.round((now + more) / stepNm) * stepNm);
+  return { ...opening, along: measured(at(along.valueNm, alongNm), ""), off: measured(at(off.valueNm, offNm), "") };
 }

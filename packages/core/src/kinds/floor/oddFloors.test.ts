@@ -1,6 +1,7 @@
 import { settlePart } from "../../assemblies";
 import { countPart } from "../../count";
 import { bestPanelsOf } from "../../count/bestPanels";
+import { joistChoicesOf, movedFirst, movedOpening } from "../../joists";
 import { withLongestSold } from "../../order";
 import { tape } from "../../testing/ground";
 import { floorOf, floorOpeningOf, supportOf } from "../../testing/joists";
@@ -162,6 +163,22 @@ describe("what follows by itself", () => {
     expect(floorKind.openPoints(floor as Floor, contexts.imperial).some(({ path }) => path === "firstJoist")).toBe(
       false,
     );
+  });
+});
+
+describe("what is moved with a finger", () => {
+  it("the layout stays within a spacing of its side, in steps; an opening goes where it is drawn, in steps, and not past Edge A", () => {
+    const floor = floorOf("imperial", sides, {
+      openings: [stair({ along: "4'", off: "2'", length: "3'", width: "3'" })],
+    });
+    const choices = joistChoicesOf(floor, "imperial");
+    const by = (x: string, y: string) => ({ xNm: inch(x), yNm: inch(y) });
+    expect(movedFirst(floor, choices, by("5.1 in", "9 in"), inch("1/4 in"))).toBe(inch("5 in"));
+    expect(movedFirst(floor, choices, by("16 in", "0"), inch("1/4 in"))).toBe(inch("16 in"));
+    const [opening] = floor.openings;
+    if (!opening) throw new Error("there is no opening");
+    const moved = movedOpening(floor, opening, { xNm: inch("6.1 in"), yNm: -inch("5'") }, inch("1/4 in"));
+    expect([moved.along.valueNm, moved.off.valueNm]).toEqual([inch("4'6"), 0]);
   });
 });
 
