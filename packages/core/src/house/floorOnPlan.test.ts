@@ -1,5 +1,17 @@
 import { countPart } from "../count";
-import { type Floor, floorKind, measured, type Part, rectangleDefaults, renameParts, studWallKind } from "../kinds";
+import {
+  type FlatRoof,
+  type Floor,
+  flatRoofKind,
+  floorKind,
+  isFlatRoof,
+  measured,
+  type Part,
+  rectangleDefaults,
+  renameParts,
+  studWallKind,
+  withSide,
+} from "../kinds";
 import { contexts, library } from "../testing/library";
 import { entered } from "../testing/rooms";
 import { toMetres } from "../units";
@@ -33,7 +45,8 @@ function resolved(parts: readonly Part[]): Floor {
   if (found?.kind !== "floor") throw new Error("there is no floor");
   return found;
 }
-const sides = ({ edges }: Floor) => edges.map(({ length }) => toMetres(length.valueNm ?? 0)).toSorted((a, b) => a - b);
+const sides = ({ edges }: Pick<Floor, "edges">) =>
+  edges.map(({ length }) => toMetres(length.valueNm ?? 0)).toSorted((a, b) => a - b);
 
 describe("a floor over rooms", () => {
   it("lies to the outside of the walls round them, and goes along when a room changes", () => {
@@ -92,6 +105,37 @@ describe("a floor over rooms", () => {
     const two = resolved([kitchen, apart, floorOver(["kitchen", "shed"])]);
     expect(countPart(two, "metric", library).problems.map(({ code }) => code)).toContain("rooms-apart");
     expect(sides(two)).toEqual(sides(resolved([kitchen, floorOver(["kitchen"])])));
+  });
+
+  it("a flat roof hangs over the walls it lies on by what was said of each side, and goes on doing so", () => {
+    const roof = {
+      ...flatRoofKind.defaults("f", "Roof", metric),
+      follows: { how: "rooms" as const, roomIds: ["kitchen"] },
+    };
+    const lay = (parts: readonly Part[]) => resolveParts(parts, planJob(parts)).find(isFlatRoof);
+    const first = lay([kitchen, roof]);
+    if (!first) throw new Error("there is no roof");
+    const { found: _, ...kept } = first;
+    const walls = sides(first);
+    // Two sides beside each other are opened, and hang over by 400 mm.
+    const open = kept.edges.slice(0, 2).reduce<FlatRoof>((now, { id }) => withSide(now, id, true, "metric"), kept);
+    const over = {
+      ...open,
+      edges: open.edges.map((edge) => (edge.overhang ? { ...edge, overhang: measured(400_000_000, "") } : edge)),
+    };
+    const hung = lay([kitchen, over]);
+    if (!hung) throw new Error("there is no roof");
+    expect(sides(hung)).toEqual(walls.map((each) => expect.closeTo(each + 0.4, 6)));
+    expect(hung.edges.map(({ overhang }) => overhang?.valueNm)).toEqual([
+      400_000_000,
+      400_000_000,
+      undefined,
+      undefined,
+    ]);
+    // What was stored as it lay is found again by its walls, whatever hangs over them.
+    const { found: __, ...again } = hung;
+    expect(lay([kitchen, again])?.edges).toEqual(hung.edges);
+    expect(lay([kitchen, again])?.place).toEqual(hung.place);
   });
 
   it("stays where it is while nothing of the plan closes, and names its rooms anew in a copy", () => {

@@ -1,11 +1,14 @@
-import { distance, minus, type Point, turned } from "../geometry";
+import { distance, headingFrom, leftOf, minus, offsetEdges, type Point, rightOf, turned } from "../geometry";
 import {
   type FoundFloor,
   type FoundLine,
+  type JoistEdge,
   type Joisted,
   joistShape,
   MOST_JOIST_EDGES,
+  measured,
   newJoistEdge,
+  overhangOf,
   runsWithJoists,
 } from "../kinds";
 import { onPlan } from "../parts/walkedOutline";
@@ -57,17 +60,52 @@ function ringUnder(
   return { ring: ring.length <= MOST_JOIST_EDGES ? ring : [], apart: Math.max(0, rings.length - 1) };
 }
 
-/** The outline as the plan has it now, begun with the edge that was the first; the same part while there is none. */
+type Side = { readonly from: Point; readonly to: Point; readonly edge: JoistEdge };
+
+/** Sides moved by what each hangs over: out from the house, or back to its walls. */
+const overhung = (sides: readonly Side[], out: boolean) =>
+  offsetEdges(
+    sides.map(({ from, to, edge }) => {
+      const heading = headingFrom(from, to) ?? { x: 1, y: 0 };
+      // The inside lies on the left.
+      return { from, to, outward: out ? rightOf(heading) : leftOf(heading), byNm: overhangOf(edge) };
+    }),
+  );
+
+/**
+ * The edges over a ring with what was said of them. The outline was kept with what it hung over by then, which may have been said anew
+ * since: it is looked for at its walls and where it lies, and taken as more of it is found.
+ */
+function keptOver(part: Joisted, ring: readonly FootprintEdge[]): JoistEdge[] {
+  const lay = onPlan(part.edges, part.place);
+  const atWalls = overhung(lay, false);
+  const ids = new Set(part.edges.map(({ id }) => id));
+  const found = (edges: readonly JoistEdge[]) => edges.filter(({ id }) => ids.has(id)).length;
+  const over = (before: readonly Side[]) => edgesOverRing(ring, part.edges, before, newJoistEdge);
+  const [walled, asItLay] = [over(lay.map((side, index) => ({ ...side, ...atWalls[index] }))), over(lay)];
+  return found(asItLay) > found(walled) ? asItLay : walled;
+}
+
+/** The outline as the plan has it now, out to what hangs over, begun with the edge that was the first; the same part while there is none. */
 function overPlan<P extends Joisted>(part: P, ring: readonly FootprintEdge[]): P {
   if (ring.length === 0) return part;
-  const edges = edgesOverRing(ring, part.edges, onPlan(part.edges, part.place), newJoistEdge);
+  const kept = keptOver(part, ring);
+  const sides = ring.flatMap(({ from, to }, index): Side[] => {
+    const edge = kept[index];
+    return edge ? [{ from, to, edge }] : [];
+  });
+  const outer = overhung(sides, true);
+  const edges = sides.map(({ edge, from, to }, index): JoistEdge => {
+    const side = outer[index] ?? { from, to };
+    return { ...edge, length: measured(Math.round(distance(side.from, side.to)), "") };
+  });
   const begins = Math.max(
     0,
     edges.findIndex(({ id }) => id === part.edges[0]?.id),
   );
-  const first = ring[begins];
-  if (!first) return part;
-  const place = { xNm: Math.round(first.from.xNm), yNm: Math.round(first.from.yNm), turnDegrees: degreesOf(first) };
+  const [first, side] = [ring[begins], outer[begins]];
+  if (!first || !side) return part;
+  const place = { xNm: Math.round(side.from.xNm), yNm: Math.round(side.from.yNm), turnDegrees: degreesOf(first) };
   return { ...part, edges: [...edges.slice(begins), ...edges.slice(0, begins)], place };
 }
 

@@ -5,4 +5,4 @@ export { newJoistEdge } from "./kind";
 export { layoutOnPage, movedFirst, movedOpening } from "./lines";
 export * from "./roles";
 export * from "./schema";
-export { type Area, joistShape, runsWithJoists } from "./shape";
+export { type Area, joistShape, overhangOf, runsWithJoists } from "./shape";

@@ -125,6 +125,12 @@ describe("what is odd about a floor is said beside its figure, and the rest is c
     expect([huge, sparse].map((each) => bestPanelsOf(each, "imperial", library))).toEqual([undefined, undefined]);
   });
 
+  it("a ledger along an edge that runs with the joists, which nothing hangs on", () => {
+    const floor = floorOf("imperial", sides, { bears: { b: "ledger" } });
+    expect(told(floor)).toEqual([["edge-beside-joists", "edges.b.length"]]);
+    expect([quantity(floor, "ledgers"), quantity(floor, "edgeJoists")]).toEqual([undefined, 2]);
+  });
+
   it("an outline that crosses itself or does not close is not laid at all", () => {
     const open = {
       ...floorOf("imperial", sides),

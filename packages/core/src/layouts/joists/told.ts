@@ -1,5 +1,6 @@
 import { followsByItself } from "../../joists/figures";
-import { isUnborne } from "../../joists/shape";
+import { isUnborne, runsWithJoists } from "../../joists/shape";
+import { edgeLetter } from "../../parts/walkedOutline";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, type Nanometres } from "../../units";
 import { acrossAt } from "./beams";
@@ -19,6 +20,7 @@ export function joistsTold(laid: LaidJoists, longest: Longest): Problem[] {
     ...spansTold(laid, say),
     ...stockTold(laid, longest, say),
     ...layoutTold(laid, say),
+    ...besideTold(laid),
     ...panelSpanTold(laid, say),
     ...doubledTold(laid),
     ...foundTold(laid),
@@ -165,6 +167,19 @@ function panelSpanTold({ plan: { choices } }: LaidJoists, say: Say): Problem[] {
   if (choices.joistSpacing <= choices.panelSpan) return [];
   const message = `Joists ${say(choices.joistSpacing)} apart are wider than the ${say(choices.panelSpan)} that panels carry over: counted as they are. Put them nearer, or take thicker panels.`;
   return [problem("spacing-past-panel", "choices.joistSpacing", message)];
+}
+
+const NOT_BESIDE: ReadonlySet<string> = new Set(["ledger", "flush-beam"]);
+
+/** No joist ends on an edge that runs with them: what they would hang on is not there. */
+function besideTold({ plan: { shape, part } }: LaidJoists): Problem[] {
+  return shape.edges
+    .filter((line) => runsWithJoists(line) && NOT_BESIDE.has(line.edge.bears ?? ""))
+    .map(({ edge }) => {
+      const what = edge.bears === "ledger" ? "ledger" : "beam";
+      const message = `Edge ${edgeLetter(part.edges, edge.id)} runs with the joists: none ends on it, and there is no ${what} along it but a joist.`;
+      return problem("edge-beside-joists", `edges.${edge.id}.length`, message);
+    });
 }
 
 function doubledTold({ plan }: LaidJoists): Problem[] {
