@@ -139,6 +139,20 @@ describe("floors worked by hand", () => {
     expect(cut(pieces, "strap-nogging")).toEqual(metric([2, "362 mm"], [2, "293 mm"]));
   });
 
+  it("metric, an opening against a wall that joists are built into: one header, and no tail into the wall", () => {
+    const opening = floorOpeningOf("metric", { along: "1.5 m", off: "0", length: "1 m", width: "2 m" });
+    const floor = floorOf(
+      "metric",
+      { "edges.a.length": "4.8 m", "edges.b.length": "3.6 m" },
+      { openings: [opening], choices: { decked: false, blocking: "none", strapSpacing: 0, openingLining: 0 } },
+    );
+    const { pieces, problems } = counted(floor, "metric");
+    expect(problems).toEqual([]);
+    expect(cut(pieces, "floor-header")).toEqual(metric([1, "1 m"]));
+    // Lines at 1.6, 2 and 2.4 m lie within 1.5 to 2.5 m: from the header's back at 2.038 m to 100 mm into the far wall.
+    expect(cut(pieces, "tail-joist")).toEqual(metric([3, "1.662 m"]));
+  });
+
   it("an L on a ledger: joists hang along it, those of the arm stop at the arm", () => {
     const legs = [
       ["a", "20'"],

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { JOIST_PARAMETERS } from "../../joists/choices";
-import { type Joisted, joistedFields } from "../../joists/schema";
+import { type Joisted, joistEdgeSchema, joistedFields, MOST_JOIST_EDGES } from "../../joists/schema";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 
 const OF_ROOFS: ReadonlySet<string> = new Set([
@@ -20,6 +20,11 @@ export const floorSchema = z.object({
   kind: z.literal("floor"),
   schemaVersion: z.literal(1),
   ...joistedFields,
+  // Only roofs hang over.
+  edges: z
+    .array(joistEdgeSchema.omit({ overhang: true }))
+    .min(3)
+    .max(MOST_JOIST_EDGES),
   /** What people chose; all else follows the house and the assembly. */
   choices: choicesThatStand(FLOOR_PARAMETERS),
 });

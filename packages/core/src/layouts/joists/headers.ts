@@ -22,8 +22,9 @@ export function bayAt(
     ({ from, to }) => from < area.u1 && to > area.u0,
   );
   if (!chord) return undefined;
-  const from = chord.from + Math.round(takenByEdge(chord.start, plan) * slantOf(chord.start));
-  const to = chord.to - Math.round(takenByEdge(chord.end, plan) * slantOf(chord.end));
+  // What of a joist goes into a wall is no room for a header.
+  const taken = (edge: Chord["start"]) => Math.round(Math.max(0, takenByEdge(edge, plan)) * slantOf(edge));
+  const [from, to] = [chord.from + taken(chord.start), chord.to - taken(chord.end)];
   const ends = [
     ...(isUnborne(chord.start.edge, plan.choices) ? [] : [from]),
     ...(isUnborne(chord.end.edge, plan.choices) ? [] : [to]),
