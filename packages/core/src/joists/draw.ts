@@ -6,15 +6,7 @@ import { formatLength } from "../units";
 import { joistChoicesOf } from "./choices";
 import { floorOpeningName } from "./figures";
 import type { FloorOpening, Joisted } from "./schema";
-import { type Area, type JoistShape, joistShape, openingArea } from "./shape";
-
-export const cornersOfArea = ({ u0, u1, v0, v1 }: Area, { fromUV }: Pick<JoistShape, "fromUV">) =>
-  [
-    { u: u0, v: v0 },
-    { u: u1, v: v0 },
-    { u: u1, v: v1 },
-    { u: u0, v: v1 },
-  ].map(fromUV);
+import { type Area, cornersOfArea, type JoistShape, joistShape, openingArea } from "./shape";
 
 function edgeFigures(part: Joisted, shape: JoistShape, { system }: PartContext): PlanFigure[] {
   return shape.placed.flatMap(({ edge, from, to }): PlanFigure[] => {

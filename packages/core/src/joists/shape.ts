@@ -64,6 +64,15 @@ function shapeOf({ edges, runs }: Joisted): JoistShape | undefined {
   };
 }
 
+/** The corners of a rectangle, on the page of the part. */
+export const cornersOfArea = ({ u0, u1, v0, v1 }: Area, { fromUV }: Pick<JoistShape, "fromUV">) =>
+  [
+    { u: u0, v: v0 },
+    { u: u1, v: v0 },
+    { u: u1, v: v1 },
+    { u: u0, v: v1 },
+  ].map(fromUV);
+
 /** How far the outline reaches along and across its joists. */
 export function reachOf(ring: readonly UV[]): Area {
   const [us, vs] = [ring.map(({ u }) => u), ring.map(({ v }) => v)];

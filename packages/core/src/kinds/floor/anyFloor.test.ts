@@ -142,7 +142,7 @@ describe("any floor", () => {
         if (problems.some(({ code }) => code === "opening-past-edge")) return;
         overlapsNowhere(boxes(pieces, floor.runs, rolesOf(floor)));
       }),
-      { numRuns: 300 },
+      { numRuns: 100 },
     );
   });
 
@@ -166,10 +166,8 @@ describe("any floor", () => {
           const middle = (one.a0 + one.a1) / 2;
           const beyond = all.filter(({ a0, a1, c0 }) => c0 >= one.c1 - SLACK_NM && a0 < middle && a1 > middle);
           if (beyond.length === 0) continue;
-          // From face to face: a spacing less a joist, or half a joist more where the layout falls on another joist's edge.
-          expect(Math.min(...beyond.map(({ c0 }) => c0)) - one.c1).toBeLessThanOrEqual(
-            spacing - inches(0.75) + SLACK_NM,
-          );
+          // From face to face: the layout may fall on the near edges of both, and then nothing is taken off the spacing.
+          expect(Math.min(...beyond.map(({ c0 }) => c0)) - one.c1).toBeLessThanOrEqual(spacing + SLACK_NM);
         }
       }),
       { numRuns: 100 },
@@ -187,11 +185,7 @@ describe("any floor", () => {
             0,
           );
         const { netArea = 0, grossArea = 0 } = floorKind.quantities(floor, ALONE);
-        // An opening may go past the edge: then only what is outside it is known to be covered.
-        const inside = counted(floor).problems.every(
-          ({ code }) => code !== "opening-past-edge" && code !== "opening-outside",
-        );
-        if (inside) expect(covered / 1e6).toBeCloseTo(netArea, 3);
+        expect(covered / 1e6).toBeCloseTo(netArea, 3);
         expect(covered / 1e6).toBeLessThanOrEqual(grossArea + 1e-6);
       }),
       { numRuns: 100 },
@@ -207,7 +201,7 @@ describe("any floor", () => {
           counted({ ...floor, firstJoist: of(nm) }).lines.map(({ key, quantity }) => [key, quantity]);
         expect(at(first + times * spacing)).toEqual(at(first));
       }),
-      { numRuns: 40 },
+      { numRuns: 100 },
     );
   });
 
@@ -237,7 +231,7 @@ describe("any floor", () => {
           counted(each).lines.map(({ key, quantity }) => [key, Number(quantity.toFixed(4))]);
         expect(lines(mirrored)).toEqual(lines(floor));
       }),
-      { numRuns: 80 },
+      { numRuns: 100 },
     );
   });
 

@@ -16,7 +16,7 @@ import {
 } from "../../joists/shape";
 import type { PartContext } from "../../kinds";
 import { type Section, sectionOf } from "../../kinds";
-import type { Nanometres } from "../../units";
+import { millimetres, type Nanometres } from "../../units";
 
 export type LaidSupport = {
   readonly id: string;
@@ -80,7 +80,7 @@ export function floorPlan(part: Joisted, choices: JoistChoices, context: PartCon
     beam,
     supports: [...own, ...found, ...platesUnder(shape, choices)].toSorted((a, b) => a.u - b.u),
     doubledAt: [...doubled, ...walls],
-    ...openingsIn(part, choices, shape, joist.thicknessNm),
+    ...openingsIn(part, choices, shape),
     beamThickNm: beam.thicknessNm * choices.beamPlies,
     context,
   };
@@ -93,12 +93,14 @@ const cornersOf = ({ u0, u1, v0, v1 }: Area): Point[] => [
   { xNm: u0, yNm: v1 },
 ];
 
-/** Openings as they lie in the outline; less of one than a joist is thick is none. */
+/** Less of an opening than this in the floor is none. */
+const LEAST_OPENING_NM = millimetres(1);
+
+/** Openings as they lie in the outline. */
 function openingsIn(
   part: Joisted,
   choices: JoistChoices,
   { ring }: JoistShape,
-  leastNm: Nanometres,
 ): Pick<FloorPlan, "openings" | "outside"> {
   const outline = ring.map(({ u, v }) => ({ xNm: u, yNm: v }));
   const openings: LaidOpening[] = [];
@@ -110,7 +112,7 @@ function openingsIn(
     const within = overlapRings(cornersOf(asked), outline).filter((each) => signedArea(each) > 0);
     const bounds = boundsOf(within.flat());
     const area = bounds && { u0: bounds.min.xNm, u1: bounds.max.xNm, v0: bounds.min.yNm, v1: bounds.max.yNm };
-    if (!area || area.u1 - area.u0 < leastNm || area.v1 - area.v0 < leastNm) {
+    if (!area || area.u1 - area.u0 < LEAST_OPENING_NM || area.v1 - area.v0 < LEAST_OPENING_NM) {
       outside.push({ id: opening.id, name });
       continue;
     }

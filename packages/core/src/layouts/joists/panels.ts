@@ -6,7 +6,7 @@ import { type Span, withoutSpans } from "../../joists/chords";
 import { shiftToJoists } from "../../joists/lines";
 import { type Nanometres, NM_PER_MM } from "../../units";
 import { nestPieces } from "../sheets";
-import { type Box, boxRound, layInCourses } from "../sheets/overOutline";
+import { type Box, boxRound, isWithin, layInCourses } from "../sheets/overOutline";
 import type { CutJoist } from "./cutJoists";
 import type { FloorPlan } from "./floorPlan";
 import { cornersUV, uprightOver } from "./stick";
@@ -88,9 +88,11 @@ function layRows(
 function withHole(ring: readonly XY[], hole: readonly XY[]): readonly XY[] {
   const [outer, inner] = [boxRound(ring), boxRound(hole)];
   const [corner, begins] = [ring[0], hole[0]];
-  const isWithin =
+  const boxed =
     inner.left > outer.left && inner.right < outer.right && inner.low > outer.low && inner.high < outer.high;
-  if (!isWithin || !corner || !begins) return ring;
+  // One that touches the outline was cut out of it before, and its middle lies in the panel no more.
+  const middle: XY = [(inner.left + inner.right) / 2, (inner.low + inner.high) / 2];
+  if (!boxed || !isWithin(ring, middle) || !corner || !begins) return ring;
   const other = Math.sign(areaOfRing(ring)) === Math.sign(areaOfRing(hole)) ? hole.toReversed() : hole;
   const start = other.indexOf(begins);
   return [...ring, corner, ...other.slice(start), ...other.slice(0, start), begins];

@@ -50,7 +50,8 @@ function entersBox(from: XY, to: XY, { left, right, low, high }: Box): boolean {
   return start < end - 1e-12;
 }
 
-function isWithin(ring: readonly XY[], [x, y]: XY): boolean {
+/** Whether a place lies in a ring. */
+export function isWithin(ring: readonly XY[], [x, y]: XY): boolean {
   let inside = false;
   for (const [index, a] of ring.entries()) {
     const b = ring[(index + 1) % ring.length] ?? a;
