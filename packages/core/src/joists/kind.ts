@@ -1,11 +1,10 @@
-import { boundsOf } from "../geometry";
-import { isAssumed } from "../parts/choicesSlot";
+import { choicePoints } from "../parts/choicePoints";
 import { assumedDimension, unmeasured } from "../parts/dimension";
 import { gapPoint } from "../parts/gapPoint";
 import { figurePoints } from "../parts/openPointsOf";
-import type { OpenPoint, PartContext, PartKind } from "../parts/partKind";
+import type { PartKind } from "../parts/partKind";
 import type { Slot, SlotParameter } from "../parts/slot";
-import { cornersOf, edgeLetter } from "../parts/walkedOutline";
+import { edgeLetter, extentOf } from "../parts/walkedOutline";
 import { millimetres } from "../units";
 import { type JoistChoices, joistSlot, usualJoists } from "./choices";
 import { drawJoisted } from "./draw";
@@ -14,21 +13,6 @@ import { joistProblems } from "./problems";
 import { JOIST_QUANTITIES, joistMeasures, joistQuantities } from "./quantities";
 import { JOIST_ROLES } from "./roles";
 import type { JoistEdge, Joisted } from "./schema";
-
-/** Choices that somebody has to confirm, where they come to something beside the others. */
-function choicePoints(part: Joisted, parameters: readonly SlotParameter[], { system }: PartContext): OpenPoint[] {
-  const values = new Map(Object.entries(part.settled?.choices ?? usualJoists(system)));
-  return parameters
-    .filter(({ name, asked, applies }) => asked && isAssumed(part, name) && (applies?.(values) ?? true))
-    .map(({ path, label }) => ({ path, kind: "assumed", message: `${label} is assumed` }));
-}
-
-function extentOf({ edges }: Joisted) {
-  const bounds = boundsOf(cornersOf(edges));
-  if (!bounds) return { xNm: 0, yNm: 0, widthNm: 0, heightNm: 0 };
-  const { min, max } = bounds;
-  return { ...min, widthNm: max.xNm - min.xNm, heightNm: max.yNm - min.yNm };
-}
 
 export const newJoistEdge = (id: string): JoistEdge => ({ id, length: unmeasured, turnDegrees: 90, bears: null });
 
@@ -80,7 +64,7 @@ export function joistedKindFields<P extends Joisted>(
       parameters,
       words,
     ),
-    outline: extentOf,
+    outline: ({ edges }) => extentOf(edges),
     draw: drawJoisted,
     across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
     placeOf: ({ place, top }) => ({ ...place, heightNm: top.valueNm ?? 0 }),
@@ -90,7 +74,7 @@ export function joistedKindFields<P extends Joisted>(
         asksFor(part).filter(({ path }) => !followsByItself(part, path)),
         context.system,
       ),
-      ...choicePoints(part, parameters, context),
+      ...choicePoints(part, parameters, usualJoists(context.system)),
       ...gapPoint(part.edges, context.system),
     ],
     waits: (part) =>

@@ -1,10 +1,12 @@
 import {
+  boundsOf,
   crossings,
   distance,
   ORIGIN,
   type Point,
   type Polygon,
   plus,
+  type Rectangle,
   signedArea,
   turned,
   walkedPoints,
@@ -36,6 +38,14 @@ export type WalkedOutline<E> =
 /** The corners as they were walked: one more than edges. An unmeasured edge is of no length. */
 export const cornersOf = (edges: readonly WalkedEdge[]): Point[] =>
   walkedPoints(edges.map(({ length, turnDegrees }) => ({ lengthNm: length.valueNm ?? 0, turnDegrees })));
+
+/** The rectangle round a walk, on the page of the part. */
+export function extentOf(edges: readonly WalkedEdge[]): Rectangle {
+  const bounds = boundsOf(cornersOf(edges));
+  if (!bounds) return { xNm: 0, yNm: 0, widthNm: 0, heightNm: 0 };
+  const { min, max } = bounds;
+  return { ...min, widthNm: max.xNm - min.xNm, heightNm: max.yNm - min.yNm };
+}
 
 /** The outline against the clock; the last corner is put on the first. */
 export function outlineOf<E extends WalkedEdge>(edges: readonly E[]): WalkedOutline<E> {

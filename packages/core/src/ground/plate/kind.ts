@@ -1,11 +1,10 @@
-import { boundsOf } from "../../geometry";
-import { isAssumed } from "../../parts/choicesSlot";
+import { choicePoints } from "../../parts/choicePoints";
 import { assumedDimension, unmeasured } from "../../parts/dimension";
 import { gapPoint } from "../../parts/gapPoint";
 import { figurePoints } from "../../parts/openPointsOf";
-import type { OpenPoint, PartContext, PartKind } from "../../parts/partKind";
+import type { PartContext, PartKind } from "../../parts/partKind";
 import type { SlotParameter } from "../../parts/slot";
-import { cornersOf, edgeLetter } from "../../parts/walkedOutline";
+import { edgeLetter, extentOf } from "../../parts/walkedOutline";
 import { inches, millimetres } from "../../units";
 import { type GroundChoices, groundSlot, usualGround } from "../choices";
 import { GROUND_FUNCTIONS } from "../functions";
@@ -15,25 +14,6 @@ import { plateDimensions, plateSetters, ribName } from "./figures";
 import { plateProblems } from "./problems";
 import { PLATE_QUANTITIES, plateMeasures, plateQuantities } from "./quantities";
 import type { Plate, PlateEdge } from "./schema";
-
-/** Choices that somebody has to confirm, where they come to something beside the others. */
-export function choicePoints(
-  part: Pick<Plate, "choices" | "settled" | "assembly">,
-  parameters: readonly SlotParameter[],
-  { system }: PartContext,
-): OpenPoint[] {
-  const values = new Map(Object.entries(part.settled?.choices ?? usualGround(system)));
-  return parameters
-    .filter(({ name, asked, applies }) => asked && isAssumed(part, name) && (applies?.(values) ?? true))
-    .map(({ path, label }) => ({ path, kind: "assumed", message: `${label} is assumed` }));
-}
-
-function extentOf({ edges }: Plate) {
-  const bounds = boundsOf(cornersOf(edges));
-  if (!bounds) return { xNm: 0, yNm: 0, widthNm: 0, heightNm: 0 };
-  const { min, max } = bounds;
-  return { ...min, widthNm: max.xNm - min.xNm, heightNm: max.yNm - min.yNm };
-}
 
 export const newPlateEdge = (id: string): PlateEdge => ({ id, length: unmeasured, turnDegrees: 90, toe: false });
 
@@ -70,7 +50,7 @@ export function plateKindFields<P extends Plate>(
       parameters,
       moreWords,
     ),
-    outline: extentOf,
+    outline: ({ edges }) => extentOf(edges),
     draw: drawPlate,
     across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
     // The floor of its storey is the top of the slab.
@@ -78,7 +58,7 @@ export function plateKindFields<P extends Plate>(
     problems: plateProblems,
     openPoints: (plate, context) => [
       ...figurePoints(plateDimensions(plate), context.system),
-      ...choicePoints(plate, parameters, context),
+      ...choicePoints(plate, parameters, usualGround(context.system)),
       ...gapPoint(plate.edges, context.system),
     ],
     dimensions: plateDimensions,

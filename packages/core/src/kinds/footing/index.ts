@@ -1,17 +1,16 @@
-import { boundsOf } from "../../geometry";
-import { groundSlot } from "../../ground/choices";
+import { groundSlot, usualGround } from "../../ground/choices";
 import { GROUND_FUNCTIONS } from "../../ground/functions";
-import { choicePoints } from "../../ground/plate/kind";
 import { GROUND_ROLES } from "../../ground/roles";
 import { drawStrip } from "../../ground/strip/draw";
 import { lineLetter, lineName, stepName, stripDimensions, stripSetters } from "../../ground/strip/figures";
 import { stripGap, stripProblems } from "../../ground/strip/problems";
 import { STRIP_QUANTITIES, stripMeasures, stripQuantities } from "../../ground/strip/quantities";
 import { newBase } from "../../parts/base";
+import { choicePoints } from "../../parts/choicePoints";
 import { assumedDimension, unmeasured } from "../../parts/dimension";
 import { figurePoints } from "../../parts/openPointsOf";
 import type { PartContext, PartKind } from "../../parts/partKind";
-import { cornersOf } from "../../parts/walkedOutline";
+import { extentOf } from "../../parts/walkedOutline";
 import { inches, millimetres } from "../../units";
 import { FOOTING_PARAMETERS, type Footing, footingSchema } from "./schema";
 
@@ -40,12 +39,6 @@ function newFooting(id: string, name: string, { system }: PartContext): Footing 
   };
 }
 
-function extentOf({ edges }: Footing) {
-  const bounds = boundsOf(cornersOf(edges));
-  if (!bounds) return { xNm: 0, yNm: 0, widthNm: 0, heightNm: 0 };
-  return { ...bounds.min, widthNm: bounds.max.xNm - bounds.min.xNm, heightNm: bounds.max.yNm - bounds.min.yNm };
-}
-
 export const footingKind: PartKind<Footing> = {
   kind: "footing",
   label: "Footing",
@@ -60,7 +53,7 @@ export const footingKind: PartKind<Footing> = {
   roles: GROUND_ROLES,
   functions: GROUND_FUNCTIONS,
   slot: groundSlot<Footing>(FOOTING_PARAMETERS, "steel, anchors, formwork, working space, rounding"),
-  outline: extentOf,
+  outline: ({ edges }) => extentOf(edges),
   draw: drawStrip,
   across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
   // The floor of its storey is about the ground: what stands out of it is a figure of the wall on it.
@@ -68,7 +61,7 @@ export const footingKind: PartKind<Footing> = {
   problems: stripProblems,
   openPoints: (footing, context) => [
     ...figurePoints(stripDimensions(footing), context.system),
-    ...choicePoints(footing, FOOTING_PARAMETERS, context),
+    ...choicePoints(footing, FOOTING_PARAMETERS, usualGround(context.system)),
     ...stripGap(footing, context.system),
   ],
   dimensions: stripDimensions,

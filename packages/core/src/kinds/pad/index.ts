@@ -1,10 +1,10 @@
 import type { ElevationDrawing } from "../../drawing/drawing";
-import { type GroundChoices, groundChoicesOf, groundSlot } from "../../ground/choices";
+import { type GroundChoices, groundChoicesOf, groundSlot, usualGround } from "../../ground/choices";
 import { GROUND_FUNCTIONS } from "../../ground/functions";
-import { choicePoints } from "../../ground/plate/kind";
 import { GROUND_ROLES } from "../../ground/roles";
 import { sectionThrough } from "../../ground/section";
 import { newBase } from "../../parts/base";
+import { choicePoints } from "../../parts/choicePoints";
 import { assumedDimension, unmeasured } from "../../parts/dimension";
 import { countSlot } from "../../parts/figure";
 import { figureSetters } from "../../parts/figures";
@@ -146,7 +146,7 @@ export const padKind: PartKind<Pad> = {
   problems,
   openPoints: (pad, context) => [
     ...figurePoints(dimensions(pad), context.system),
-    ...choicePoints(pad, PAD_PARAMETERS, context),
+    ...choicePoints(pad, PAD_PARAMETERS, usualGround(context.system)),
   ],
   dimensions,
   ...figureSetters<Pad>((pad, path, to) => {

@@ -19,6 +19,7 @@ import type { SlotParameter } from "../../../parts/slot";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { areaOf, formatLength, type MeasuringSystem } from "../../../units";
+import { manyWords } from "../../raft/build/layOut";
 import { longestSold } from "../../roof/build/longest";
 import { roofWorking } from "../../roof/build/working";
 import { sheetWorking } from "../../stud-wall/build/sheets";
@@ -167,10 +168,6 @@ export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind
   };
 }
 
-const MANY = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"] as const;
-const manyWords = (count: number, one: string, many: string): string =>
-  `${MANY[count] ?? count} ${count === 1 ? one : many}`;
-
 /** What anything of joists is called in the quote, and what its joists and its openings are. */
 export function joistWords(
   { name, openings }: Joisted,
@@ -189,7 +186,7 @@ export function joistWords(
     joistWords: laid?.plan.joist.name ?? "",
     openingWords: named
       .filter(([kind]) => of(kind) > 0)
-      .map(([kind, one, many]) => manyWords(of(kind), one, many))
+      .map(([kind, one, many]) => `${manyWords(of(kind))} ${of(kind) === 1 ? one : many}`)
       .join(" and "),
   };
 }
