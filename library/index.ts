@@ -16,6 +16,7 @@ import imperialBrickPier from "./assemblies/imperial/brick-pier.json";
 import imperialBrickVeneer from "./assemblies/imperial/brick-veneer.json";
 import imperialBrickWall from "./assemblies/imperial/brick-wall.json";
 import imperialCavityWall from "./assemblies/imperial/cavity-wall.json";
+import imperialDeck from "./assemblies/imperial/deck.json";
 import imperialDoorSet from "./assemblies/imperial/door-set.json";
 import imperialFlatRoof from "./assemblies/imperial/flat-roof.json";
 import imperialFloor from "./assemblies/imperial/floor.json";
@@ -44,6 +45,7 @@ import metricBrickPier from "./assemblies/metric/brick-pier.json";
 import metricBrickVeneer from "./assemblies/metric/brick-veneer.json";
 import metricBrickWall from "./assemblies/metric/brick-wall.json";
 import metricCavityWall from "./assemblies/metric/cavity-wall.json";
+import metricDeck from "./assemblies/metric/deck.json";
 import metricDoorSet from "./assemblies/metric/door-set.json";
 import metricFlatRoof from "./assemblies/metric/flat-roof.json";
 import metricFloor from "./assemblies/metric/floor.json";
@@ -79,6 +81,7 @@ export const starterAssemblies: readonly Assembly[] = z
     imperialInsideWall,
     imperialPartition,
     imperialPartyWall,
+    imperialDeck,
     imperialDoorSet,
     imperialWindowSet,
     imperialRoomBoard,
@@ -90,6 +93,7 @@ export const starterAssemblies: readonly Assembly[] = z
     metricInsideWall,
     metricPartition,
     metricPartyWall,
+    metricDeck,
     metricDoorSet,
     metricWindowSet,
     metricRoomBoard,

@@ -7,6 +7,7 @@ import {
   parameterProblem,
   parseLength,
   type Scalar,
+  type SlotParameter,
 } from "@wide-porch/core";
 import { memo } from "react";
 import { Choice } from "../components/Choice";
@@ -20,8 +21,8 @@ type Props = {
   readonly system: MeasuringSystem;
   /** Sizes that can be chosen. */
   readonly books: Books;
-  /** Of a section: any timber, where it is not a stud. */
-  readonly sections?: "all" | undefined;
+  /** Of a section: any timber, or boards, where it is not a stud. */
+  readonly sections?: SlotParameter["sections"];
   readonly onChange: (value: Scalar) => void;
 };
 
@@ -42,7 +43,7 @@ export function optionsOf(
   { kind, choices }: AssemblyParameter,
   system: MeasuringSystem,
   { sections, units }: Books,
-  offered?: "all" | undefined,
+  offered?: SlotParameter["sections"],
 ): readonly Option[] | undefined {
   if (kind === "yes-no") return YES_NO;
   if (choices) return choices;
@@ -51,7 +52,12 @@ export function optionsOf(
     return own.map((unit) => ({ value: unit.id, label: unit.name }));
   }
   if (kind !== "section") return undefined;
-  const own = Object.values(sections).filter((section) => section.system === system && (offered || section.stud));
+  const own = Object.values(sections).filter(
+    (section) =>
+      section.system === system &&
+      (offered === "boards") === (section.board === true) &&
+      (offered !== undefined || section.stud),
+  );
   return own.map((section) => ({ value: section.id, label: section.name }));
 }
 

@@ -33,7 +33,7 @@ type Props = {
 export type Moving = { readonly what: "joists" } | { readonly what: "opening"; readonly id: string };
 
 /** What lies where it lay before, and would only be in the way. */
-const IN_THE_WAY: ReadonlySet<PlanShape["role"]> = new Set(["timber", "metal"]);
+const IN_THE_WAY: ReadonlySet<PlanShape["role"]> = new Set(["timber", "metal", "board"]);
 
 /** The plan with every joist; what is moved follows the finger, and is counted when it is let go. */
 export function JoistPlan(props: Props) {

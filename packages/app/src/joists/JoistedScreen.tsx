@@ -43,13 +43,15 @@ type Props = {
   readonly elsewhere?: RegExp;
   /** The openings that such a part has. */
   readonly openingKinds?: readonly FloorOpening["kind"][];
-  /** What is particular to the kind beneath its outline, and beneath its panels; without sides of its own what carries it is asked. */
-  readonly sides?: (props: JoistPanelProps) => ReactNode;
-  readonly more?: (props: JoistPanelProps) => ReactNode;
+  /** What such a part does not ask for. */
+  readonly without?: readonly ("bearing" | "supports" | "doubled" | "panels")[];
+  /** What is particular to the kind beneath its outline, and beneath its panels. */
+  readonly sides?: (props: JoistPanelProps & { readonly settled: JoistedPart }) => ReactNode;
+  readonly more?: (props: JoistPanelProps & { readonly settled: JoistedPart }) => ReactNode;
 };
 
 /** Something of joists: its plan with every one of them, its outline, what goes through it and what carries it. */
-export function JoistedScreen({ part: entered, elsewhere, openingKinds, sides, more }: Props) {
+export function JoistedScreen({ part: entered, elsewhere, openingKinds, without = [], sides, more }: Props) {
   const { plan } = useJobLater("plan");
   // A floor that goes along with the plan is changed as it lies there now.
   const part = useMemo(() => asItLies(entered, plan), [entered, plan]);
@@ -86,7 +88,8 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, sides, m
   const props = { part, slots, active, onChange: changeIt, onFigure: show };
   const told = count?.problems;
   const lone = slots.filter(
-    ({ path }) => !ELSEWHERE.test(path) && !elsewhere?.test(path) && !(sides && path === "standing"),
+    ({ path }) =>
+      !ELSEWHERE.test(path) && !elsewhere?.test(path) && !(without.includes("supports") && path === "standing"),
   );
   return (
     <PartLayout
@@ -120,12 +123,14 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, sides, m
           <LiveCount partId={part.id} say={joistsLive} />
           {refusal ? <Warning role="alert">{refusal}</Warning> : null}
           <MovePanel {...props} told={told} moving={moving} onMoving={setMoving} />
-          <OutlinePanel {...props} found={settled as Joisted} bearing={!sides} />
-          {sides?.(props)}
+          <OutlinePanel {...props} found={settled as Joisted} bearing={!without.includes("bearing")} />
+          {sides?.({ ...props, settled })}
           <OpeningsPanel {...props} told={told} kinds={openingKinds} moving={moving} onMoving={setMoving} />
-          {sides ? null : <SupportsPanel {...props} told={told} />}
-          <PanelsPanel {...props} told={told} />
-          {more?.(props)}
+          {without.includes("supports") ? null : (
+            <SupportsPanel {...props} told={told} doubles={!without.includes("doubled")} />
+          )}
+          {without.includes("panels") ? null : <PanelsPanel {...props} told={told} />}
+          {more?.({ ...props, settled })}
           <FigureList slots={lone} activePath={active} onOpen={show} title={kind.label} told={told} />
           <MeasureList
             measures={kind.measures(settled, context, ALONE)}

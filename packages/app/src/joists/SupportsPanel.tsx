@@ -10,6 +10,8 @@ import type { JoistPanelProps } from "./changes";
 
 type Props = JoistPanelProps & {
   readonly told: readonly { readonly path: string; readonly message: string }[] | undefined;
+  /** Whether walls may stand on it, under which joists are doubled. */
+  readonly doubles: boolean;
 };
 
 const KINDS = [
@@ -19,7 +21,7 @@ const KINDS = [
 ] as const;
 
 /** What carries the joists between their ends, and where one is doubled. */
-export function SupportsPanel({ part, slots, active, told, onChange, onFigure }: Props) {
+export function SupportsPanel({ part, slots, active, told, doubles, onChange, onFigure }: Props) {
   const add = (kind: Support["kind"]) => {
     const id = newId().slice(0, 8);
     if (onChange((now) => ({ ...now, supports: [...now.supports, { id, kind, at: unmeasured }] })))
@@ -71,7 +73,7 @@ export function SupportsPanel({ part, slots, active, told, onChange, onFigure }:
               />
             ))
           : null}
-        {part.doubled.length < MOST_SUPPORTS ? (
+        {doubles && part.doubled.length < MOST_SUPPORTS ? (
           <Button label="Doubled joist" name="Add: Doubled joist" kind="plain" icon={Plus} onPress={double} />
         ) : null}
       </View>

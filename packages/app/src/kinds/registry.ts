@@ -1,5 +1,6 @@
 import type { Part } from "@wide-porch/core";
 import { areaFace } from "./area";
+import { deckFace } from "./deck";
 import { flatRoofFace } from "./flat-roof";
 import { floorFace } from "./floor";
 import { footingFace } from "./footing";
@@ -32,6 +33,7 @@ const FACES: Faces = {
   roof: roofFace,
   floor: floorFace,
   "flat-roof": flatRoofFace,
+  deck: deckFace,
   raft: raftFace,
   slab: slabFace,
   footing: footingFace,

@@ -46,6 +46,9 @@ function lookOf(role: PlanRole, lit: boolean, colour: Colour): Look {
       return { fill: "none", stroke: TONES.steel, width: 0.5 };
     case "metal":
       return { fill: TONES.metal, stroke: TONES.edge, width: 0.3 };
+    // Over the joists, which stay seen beneath them.
+    case "board":
+      return { fill: "none", stroke: TONES.edge, width: 0.5 };
     case "timber":
       return { fill: TONES.stud, stroke: TONES.edge, width: 0.4 };
     case "opening":
@@ -81,6 +84,7 @@ const ORDER: readonly PlanRole[] = [
   "timber",
   "metal",
   "panel",
+  "board",
   "opening",
   "wall-line",
   "valley",

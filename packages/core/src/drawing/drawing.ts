@@ -55,6 +55,7 @@ export type PlanRole =
   | "timber"
   | "metal"
   | "panel"
+  | "board"
   | "opening"
   | "concrete"
   | "beam"

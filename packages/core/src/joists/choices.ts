@@ -108,7 +108,7 @@ const WORDS: Readonly<Record<string, string>> = {
 
 type Applies = NonNullable<SlotParameter["applies"]>;
 const isNot =
-  (name: JoistChoice, value: string | number): Applies =>
+  (name: string, value: string | number): Applies =>
   (others) =>
     others.get(name) !== value;
 const laidOut: Applies = (others) => others.get("panelsBy") === "laid-out";
@@ -123,7 +123,8 @@ const of = parametersBy(joistChoicesSchema.shape, (value) => WORDS[value] ?? val
   panelCorner: laidOut,
 });
 
-const timber = (parameter: SlotParameter): SlotParameter => ({ ...parameter, sections: "all" });
+/** Any timber is offered for it, not studs alone. */
+export const timber = (parameter: SlotParameter): SlotParameter => ({ ...parameter, sections: "all" });
 
 /**
  * Every choice of joists; a kind takes those that come to something on it. Nothing here designs: sizes are assumed until somebody

@@ -45,6 +45,17 @@ export function chordsOf(edges: readonly JoistEdgeUV[], v0: Nanometres, v1: Nano
   return joined;
 }
 
+/** What of the outline lies across the joists between two places along them, each stretch to its long point. */
+export function acrossBand(edges: readonly JoistEdgeUV[], u0: Nanometres, u1: Nanometres): Span[] {
+  // The same outline seen the other way round: along what was across.
+  const turned = edges.map(({ edge, from, to }) => ({
+    edge,
+    from: { u: to.v, v: to.u },
+    to: { u: from.v, v: from.u },
+  }));
+  return chordsOf(turned, u0, u1).map(({ from, to }) => ({ from, to }));
+}
+
 /** Stretches without what others take of them. */
 export function withoutSpans(spans: readonly Span[], taken: readonly Span[]): Span[] {
   return taken.reduce<Span[]>(

@@ -4,8 +4,9 @@ import { gapPoint } from "../parts/gapPoint";
 import { figurePoints } from "../parts/openPointsOf";
 import type { PartKind } from "../parts/partKind";
 import type { Slot, SlotParameter } from "../parts/slot";
+import type { Scalar } from "../parts/use";
 import { edgeLetter, extentOf } from "../parts/walkedOutline";
-import { millimetres } from "../units";
+import { type MeasuringSystem, millimetres } from "../units";
 import { type JoistChoices, joistSlot, usualJoists } from "./choices";
 import { drawJoisted } from "./draw";
 import { doubledName, floorOpeningName, followsByItself, joistDimensions, joistSetters, supportName } from "./figures";
@@ -53,6 +54,8 @@ const asksFor = (part: Joisted) =>
 export function joistedKindFields<P extends Joisted>(
   parameters: readonly SlotParameter[],
   words: Pick<Slot<never>, "question" | "moreWords">,
+  /** Of a kind with choices of its own beside those of joists. */
+  own?: { readonly slot: Slot<P>; readonly usual: (system: MeasuringSystem) => Readonly<Record<string, Scalar>> },
 ): Omit<PartKind<P>, "kind" | "label" | "plural" | "schema" | "migrations" | "defaults" | "functions"> {
   return {
     order: 1,
@@ -60,10 +63,9 @@ export function joistedKindFields<P extends Joisted>(
     quantityNames: JOIST_QUANTITIES,
     quantities: joistQuantities,
     roles: JOIST_ROLES,
-    slot: joistSlot<P & { readonly settled?: { choices: JoistChoices; assumed: ReadonlySet<string> } }>(
-      parameters,
-      words,
-    ),
+    slot:
+      own?.slot ??
+      joistSlot<P & { readonly settled?: { choices: JoistChoices; assumed: ReadonlySet<string> } }>(parameters, words),
     outline: ({ edges }) => extentOf(edges),
     draw: drawJoisted,
     across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
@@ -74,7 +76,7 @@ export function joistedKindFields<P extends Joisted>(
         asksFor(part).filter(({ path }) => !followsByItself(part, path)),
         context.system,
       ),
-      ...choicePoints(part, parameters, usualJoists(context.system)),
+      ...choicePoints(part, parameters, (own?.usual ?? usualJoists)(context.system)),
       ...gapPoint(part.edges, context.system),
     ],
     waits: (part) =>

@@ -1,4 +1,5 @@
 import type { Build } from "../layouts";
+import { layOutDeck } from "./deck/build/layOut";
 import { layOutFlatRoof } from "./flat-roof/build/layOut";
 import { layOutFloor } from "./floor/build/layOut";
 import { layOutFooting } from "./footing/build/layOut";
@@ -24,6 +25,7 @@ const BUILDS: Builds = {
   roof: layOutRoof,
   floor: layOutFloor,
   "flat-roof": layOutFlatRoof,
+  deck: layOutDeck,
   raft: layOutPlate,
   slab: layOutPlate,
   footing: layOutFooting,

@@ -4,6 +4,8 @@ export * from "../parts";
 export * from "../wall";
 export * from "./area";
 export * from "./confirm";
+export * from "./deck";
+export * from "./deck/isDeck";
 export * from "./flat-roof";
 export * from "./flat-roof/isFlatRoof";
 export * from "./floor";

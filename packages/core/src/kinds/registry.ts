@@ -4,6 +4,7 @@ import type { Role } from "../parts/role";
 import type { SlotParameter } from "../parts/slot";
 import type { AssemblyRef } from "../parts/use";
 import { areaKind } from "./area";
+import { deckKind } from "./deck";
 import { flatRoofKind } from "./flat-roof";
 import { floorKind } from "./floor";
 import { footingKind } from "./footing";
@@ -33,6 +34,7 @@ export const PART_KINDS = {
   roof: roofKind,
   floor: floorKind,
   "flat-roof": flatRoofKind,
+  deck: deckKind,
   raft: raftKind,
   slab: slabKind,
   footing: footingKind,

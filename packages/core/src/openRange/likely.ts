@@ -33,7 +33,13 @@ function otherSections(id: string, { sections }: PartContext, onlyStuds: boolean
   const now = ownValue(sections, id);
   if (!now) return [];
   const alike = Object.values(sections)
-    .filter((each) => each.system === now.system && each.thicknessNm === now.thicknessNm && (!onlyStuds || each.stud))
+    .filter(
+      (each) =>
+        each.system === now.system &&
+        each.thicknessNm === now.thicknessNm &&
+        each.board === now.board &&
+        (!onlyStuds || each.stud),
+    )
     .toSorted((a, b) => a.depthNm - b.depthNm);
   const at = alike.findIndex((each) => each.id === id);
   return [alike[at - 1], alike[at + 1]].flatMap((each) => (each ? [each.id] : []));
@@ -51,7 +57,7 @@ function others(parameter: SlotParameter, value: Scalar, context: PartContext): 
   if (likely) return likely(value);
   if (typeof value === "boolean") return [!value];
   if (among) return among.filter((each) => each !== value).slice(0, MOST_OTHERS);
-  if (kind === "section") return otherSections(String(value), context, sections !== "all");
+  if (kind === "section") return otherSections(String(value), context, sections === undefined);
   if (kind === "unit") return otherUnits(String(value), context);
   if (kind === "length") return otherLengths(Number(value), context);
   return [Number(value) - 1, Number(value) + 1];

@@ -12,6 +12,8 @@ export const sectionSchema = z.object({
   nominalIn: z.object({ thickness: z.number().positive(), depth: z.number().positive() }).optional(),
   /** Whether it is offered as a stud; deeper ones serve as headers. */
   stud: z.boolean(),
+  /** A board: decking, risers. It is offered where boards are asked for, and nowhere among framing. */
+  board: z.boolean().optional(),
 });
 export type Section = z.infer<typeof sectionSchema>;
 

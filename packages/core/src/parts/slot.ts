@@ -13,7 +13,7 @@ export type SlotParameter = {
   /** An open point until confirmed; the others follow the house quietly. */
   readonly asked: boolean;
   /** Of a section: which are offered. Studs where absent. */
-  readonly sections?: "all";
+  readonly sections?: "all" | "boards";
   /** What it is one of, for a choice of a few. */
   readonly among?: readonly string[] | undefined;
   /** What one of the few is called. */

@@ -12,6 +12,7 @@ export default function FlatRoofScreen({ part }: { readonly part: FlatRoof }) {
       part={part}
       elsewhere={TRIMS}
       openingKinds={["hatch", "chimney"]}
+      without={["bearing", "supports"]}
       sides={(props) => <SidesPanel {...props} />}
       more={(props) => <TrimsPanel {...props} />}
     />

@@ -1,5 +1,5 @@
 import type { Piece } from "../../drawing/piece";
-import { chordsOf, type Span } from "../../joists/chords";
+import { acrossBand, type Span } from "../../joists/chords";
 import { bearingOf, type UV } from "../../joists/shape";
 import { sectionOf } from "../../kinds";
 import type { Nanometres } from "../../units";
@@ -8,15 +8,7 @@ import type { FloorPlan, LaidSupport } from "./floorPlan";
 import { levelStick, metalAt } from "./stick";
 
 /** What of a line across the joists lies in the outline. */
-export function acrossAt(plan: FloorPlan, u: Nanometres): Span[] {
-  // The same outline seen the other way round: along what was across.
-  const turned = plan.shape.edges.map(({ edge, from, to }) => ({
-    edge,
-    from: { u: to.v, v: to.u },
-    to: { u: from.v, v: from.u },
-  }));
-  return chordsOf(turned, u - 1000, u + 1000).map(({ from, to }) => ({ from, to }));
-}
+export const acrossAt = ({ shape }: FloorPlan, u: Nanometres): Span[] => acrossBand(shape.edges, u - 1000, u + 1000);
 
 function beamOf(plan: FloorPlan, { id, kind, u }: LaidSupport, longest: Longest): Piece[] {
   if (kind === "wall") return [];

@@ -1,12 +1,12 @@
 import type { FramingPiece } from "../../drawing/piece";
 import type { SpaceFigure } from "../../drawing/spaceFigure";
-import { distance, headingFrom, type Point } from "../../geometry";
+import { distance, type Point } from "../../geometry";
 import { runsWithJoists } from "../../joists/shape";
-import { type Nanometres, toMetres } from "../../units";
+import type { Nanometres } from "../../units";
 import type { CutJoist } from "./cutJoists";
 import { inStock, type Longest } from "./edges";
 import type { FloorPlan } from "./floorPlan";
-import { cornersUV, levelStick } from "./stick";
+import { cornersUV, levelStick, uprightAlong } from "./stick";
 
 /** Which way a roof falls: along its joists or across them, and towards the greater or the lesser side. */
 export type Fall = { readonly along: boolean; readonly up: boolean };
@@ -28,29 +28,23 @@ function heightAt({ choices, reach }: FloorPlan, fall: Fall, at: Nanometres): Na
 }
 
 /** A strip seen from its side: level beneath, as high at each end as it is there. */
-function taperedOver(
-  [from, to]: readonly [Point, Point],
+const taperedOver = (
+  line: readonly [Point, Point],
   [first, last]: readonly [Nanometres, Nanometres],
   thickNm: Nanometres,
-): SpaceFigure {
-  const heading = headingFrom(from, to) ?? { x: 1, y: 0 };
-  const long = toMetres(distance(from, to));
-  return {
-    frame: {
-      origin: [toMetres(from.xNm), 0, -toMetres(from.yNm)],
-      along: [heading.x, 0, -heading.y],
-      up: [0, 1, 0],
-    },
-    outline: [
+): SpaceFigure => {
+  const long = distance(...line);
+  return uprightAlong(
+    line,
+    [
       [0, 0],
       [long, 0],
-      [long, toMetres(last)],
-      [0, toMetres(first)],
+      [long, last],
+      [0, first],
     ],
-    nearM: -toMetres(thickNm) / 2,
-    depthM: toMetres(thickNm),
-  };
-}
+    thickNm,
+  );
+};
 
 type Under = Pick<CutJoist, "id" | "u0" | "u1" | "v0" | "v1">;
 

@@ -1,6 +1,6 @@
 import type { FramingPiece, HardwarePiece } from "../../drawing/piece";
 import type { SpaceFigure } from "../../drawing/spaceFigure";
-import { boundsOf, type Point } from "../../geometry";
+import { boundsOf, headingFrom, type Point } from "../../geometry";
 import type { Area, JoistShape, UV } from "../../joists/shape";
 import type { Section } from "../../kinds";
 import { type Nanometres, toMetres } from "../../units";
@@ -18,6 +18,25 @@ export const uprightOver = (points: readonly Point[], fromNm: Nanometres, toNm: 
   nearM: 0,
   depthM: Math.max(0.001, toMetres(toNm - fromNm)),
 });
+
+/** Something thin that stands along a line of the plan, seen from its side: how far along, and how high above the top of the joists. */
+export function uprightAlong(
+  [from, to]: readonly [Point, Point],
+  outline: readonly (readonly [alongNm: number, heightNm: number])[],
+  thickNm: Nanometres,
+): SpaceFigure {
+  const heading = headingFrom(from, to) ?? { x: 1, y: 0 };
+  return {
+    frame: {
+      origin: [toMetres(from.xNm), 0, -toMetres(from.yNm)],
+      along: [heading.x, 0, -heading.y],
+      up: [0, 1, 0],
+    },
+    outline: outline.map(([alongNm, heightNm]) => [toMetres(alongNm), toMetres(heightNm)] as const),
+    nearM: -toMetres(thickNm) / 2,
+    depthM: toMetres(thickNm),
+  };
+}
 
 type Stick = {
   readonly id: string;

@@ -1,5 +1,5 @@
 import { type Assembly, type SheetDimensions, settleParameters, slotValues, type Value } from "../../../assemblies";
-import type { Drawing, PlanShape } from "../../../drawing/drawing";
+import type { Drawing, PlanRole, PlanShape } from "../../../drawing/drawing";
 import { isFraming, isSheet, type Piece } from "../../../drawing/piece";
 import { polygonArea } from "../../../geometry";
 import { drawJoisted, type JoistChoices, type Joisted, joistChoicesOf } from "../../../joists";
@@ -20,6 +20,7 @@ import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { areaOf, formatLength, type MeasuringSystem } from "../../../units";
 import { manyWords } from "../../raft/build/layOut";
+import { roleOf } from "../../registry";
 import { longestSold } from "../../roof/build/longest";
 import { roofWorking } from "../../roof/build/working";
 import { sheetWorking } from "../../stud-wall/build/sheets";
@@ -94,6 +95,12 @@ function answersOf(panels: FloorPanels | undefined) {
   };
 }
 
+const planRoleOf = (piece: Piece): PlanRole => {
+  if (isSheet(piece)) return "panel";
+  if (!isFraming(piece)) return "metal";
+  return roleOf(piece.role)?.tone === "board" ? "board" : "timber";
+};
+
 /** A plan with every stick on it, and what is seen when it is lit. */
 function withPieces(drawing: Drawing, pieces: readonly Piece[]): Drawing {
   if (drawing.kind !== "plan") return drawing;
@@ -106,7 +113,7 @@ function withPieces(drawing: Drawing, pieces: readonly Piece[]): Drawing {
       corner(1, 1),
       corner(0, 1),
     ];
-    return { id, role: isSheet(piece) ? "panel" : isFraming(piece) ? "timber" : "metal", points, closed: true };
+    return { id, role: planRoleOf(piece), points, closed: true };
   });
   return { ...drawing, shapes: [...drawing.shapes, ...shapes] };
 }
@@ -122,6 +129,8 @@ export type OnJoists = {
   readonly told: (laid: LaidJoists) => readonly Problem[];
   /** What panels are called where they are compared with their area. */
   readonly panelsAre: string;
+  /** As the kind is drawn, where that is more than its outline and openings. */
+  readonly draw?: () => Drawing;
 };
 
 /** Lays out a part of joists: joists, what carries and stiffens them, what its kind adds, panels over them. */
@@ -140,7 +149,7 @@ export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind
   const sticks = (role: string) => (byRole.get(role) ?? []).filter(isFraming);
   return {
     pieces,
-    draw: () => withPieces(drawJoisted(part, context), pieces),
+    draw: () => withPieces(kind.draw?.() ?? drawJoisted(part, context), pieces),
     laid: {
       lengthsNm: (role) => (byRole.get(role) ?? []).map((piece) => (isFraming(piece) ? piece.cutLengthNm : 0)),
       ask: answersOf(panels),
