@@ -9,18 +9,21 @@ export type PickerOption = { readonly value: string; readonly label: string; rea
 
 type Props = {
   readonly label: string;
+  /** Whether its label stands over it, where nothing else says what is chosen. */
+  readonly labelled?: boolean;
   readonly options: readonly PickerOption[];
   readonly value: string;
   readonly onChange: (value: string) => void;
 };
 
 /** One of many: what is chosen, and on a press all there is to choose from. */
-export function Picker({ label, options, value, onChange }: Props) {
+export function Picker({ label, labelled = false, options, value, onChange }: Props) {
   const [open, setOpen] = useState(false);
   const { colour } = useTokens();
   const chosen = options.find((option) => option.value === value)?.label ?? value;
   return (
-    <>
+    <View className="gap-1">
+      {labelled ? <Faint>{label}</Faint> : null}
       <Pressable
         role="button"
         aria-label={`${label}: ${chosen}`}
@@ -53,6 +56,6 @@ export function Picker({ label, options, value, onChange }: Props) {
           ))}
         </View>
       </Sheet>
-    </>
+    </View>
   );
 }

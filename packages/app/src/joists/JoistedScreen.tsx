@@ -32,10 +32,11 @@ import { MovePanel } from "./MovePanel";
 import { OpeningsPanel } from "./OpeningsPanel";
 import { OutlinePanel } from "./OutlinePanel";
 import { PanelsPanel } from "./PanelsPanel";
+import { SpotsPanel } from "./SpotsPanel";
 import { SupportsPanel } from "./SupportsPanel";
 
 /** What has lists of its own. */
-const ELSEWHERE = /^(edges|openings|supports|doubled)\.|^(firstJoist|panelShift|rowShift)$/;
+const ELSEWHERE = /^(edges|openings|supports|doubled|spots)\.|^(firstJoist|panelShift|rowShift)$/;
 
 type Props = {
   readonly part: JoistedPart;
@@ -127,7 +128,10 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, without 
           {sides?.({ ...props, settled })}
           <OpeningsPanel {...props} told={told} kinds={openingKinds} moving={moving} onMoving={setMoving} />
           {without.includes("supports") ? null : (
-            <SupportsPanel {...props} told={told} doubles={!without.includes("doubled")} />
+            <>
+              <SupportsPanel {...props} told={told} doubles={!without.includes("doubled")} />
+              <SpotsPanel {...props} told={told} />
+            </>
           )}
           {without.includes("panels") ? null : <PanelsPanel {...props} told={told} />}
           {more?.({ ...props, settled })}

@@ -46,6 +46,7 @@ export function OutlinePanel({ part, slots, active, found, bearing, onChange, on
           {part.edges.map(({ id, bears }) => (
             <Picker
               key={id}
+              labelled
               label={`${nameOf(id)} bears`}
               value={bears ?? AS_HOUSE}
               options={[

@@ -1,6 +1,7 @@
 import { type AssemblyParameter, settlePart } from "../assemblies";
 import { planJob, resolveStorey, resolveSurface } from "../house";
 import {
+  deckKind,
   flatRoofKind,
   floorKind,
   footingKind,
@@ -23,7 +24,7 @@ import {
 import type { PartKind } from "../parts/partKind";
 import type { SlotParameter } from "../parts/slot";
 import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
-import { flatRoofOf, floorOf, floorOpeningOf, supportOf } from "../testing/joists";
+import { deckOf, flatRoofOf, floorOf, floorOpeningOf, stairOf, supportOf } from "../testing/joists";
 import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
 import { rectangle, roofOf } from "../testing/roofs";
@@ -340,6 +341,42 @@ describe("every choice there is reaches the count", () => {
     const dead = withoutEffect(flatRoofKind, { system, part, assemblyIds: ["flat-roof"], others });
     // The least height of firrings is on their pieces; they are ordered by their length, and the quote says the fall.
     expect(dead).toEqual(["leastFirring", "tableSpan", "panelSpan"]);
+  });
+
+  it.each(["imperial", "metric"] as const)("of a deck, %s", (system) => {
+    const deck = deckOf(
+      system,
+      { "edges.a.length": "7.1 m", "edges.b.length": "4.7 m", rise: "1.3 m", firstJoist: "70 mm" },
+      {
+        stairs: [
+          stairOf(system, { along: "1 m", width: "1.3 m" }),
+          stairOf(system, { along: "4 m", width: "0.95 m", rise: "0.6 m" }, { id: "low" }),
+        ],
+        openings: [
+          floorOpeningOf(
+            system,
+            { along: "1.5 m", off: "1 m", length: "1 m", width: "0.6 m" },
+            { kind: "hatch", measuredAs: "clear" },
+          ),
+        ],
+        supports: [supportOf(system, "beam", "2.9 m")],
+      },
+    );
+    const others: Choices[] = [
+      {},
+      { edgesBear: "hangers" },
+      { edgesBear: "built-in" },
+      { overSupport: "lapped" },
+      { blocking: "two" },
+      { labourBy: "area" },
+      { lastBoard: "opened" },
+      { joistTape: true },
+      { closeJoists: "merge", joistSpacing: millimetres(390) },
+      { handrails: "both" },
+    ];
+    const dead = withoutEffect(deckKind, { system, part: deck, assemblyIds: ["deck"], others });
+    // What is held beside the spans and the boards, and told, moves no count.
+    expect(dead).toEqual(["tableSpan", "leastRip", "mostGap", "boardSpan"]);
   });
 
   it("of keeping water out", () => {

@@ -4,7 +4,7 @@ import type { DimensionSlot } from "../parts/partKind";
 import { edgeLetter, followRectangle } from "../parts/walkedOutline";
 import type { Nanometres } from "../units";
 import { shiftToJoists } from "./lines";
-import type { FloorOpening, Joisted, Support } from "./schema";
+import type { FloorOpening, Joisted, SpotKind, Support } from "./schema";
 
 const OWN = [
   ["top", "Top of the joists above the storey’s floor"],
@@ -20,6 +20,11 @@ const OPENING_FIGURES = [
   ["off", "In from Edge A"],
   ["length", "Length along Edge A"],
   ["width", "Width in from Edge A"],
+] as const;
+
+const SPOT_FIGURES = [
+  ["along", "Along Edge A from its start"],
+  ["off", "In from Edge A"],
 ] as const;
 
 const KIND_WORDS: Readonly<Record<FloorOpening["kind"], string>> = {
@@ -62,6 +67,19 @@ export const supportName = ({ supports }: Pick<Joisted, "supports">, id: string)
 };
 export const doubledName = ({ doubled }: Pick<Joisted, "doubled">, id: string): string | undefined =>
   doubled.some((each) => each.id === id) ? numbered("Doubled joist", doubled, id) : undefined;
+
+const SPOT_WORDS: Readonly<Record<SpotKind, string>> = { post: "Post", "hold-down": "Hold-down", strap: "Strap" };
+export const spotName = ({ spots }: Pick<Joisted, "spots">, id: string): string | undefined => {
+  const spot = spots.find((each) => each.id === id);
+  return (
+    spot &&
+    numbered(
+      SPOT_WORDS[spot.kind],
+      spots.filter(({ kind }) => kind === spot.kind),
+      id,
+    )
+  );
+};
 
 /** What a figure comes to while nobody has typed it, for what follows by itself. */
 function followed(part: Joisted, name: OwnFigure): Nanometres | null {
@@ -123,6 +141,14 @@ export const joistDimensions = (part: Joisted): DimensionSlot[] => [
     of: doubledName(part, id) ?? "",
     dimension: at,
   })),
+  ...part.spots.flatMap((spot) =>
+    SPOT_FIGURES.map(([name, label]) => ({
+      path: `spots.${spot.id}.${name}`,
+      label,
+      of: spotName(part, spot.id) ?? "",
+      dimension: spot[name],
+    })),
+  ),
   ...OWN.map(([path, label]) => ({
     path,
     label,
@@ -136,7 +162,7 @@ export const joistDimensions = (part: Joisted): DimensionSlot[] => [
 function withLength<P extends Joisted>(part: P, path: string, to: (now: Dimension) => Dimension): P {
   const own = OWN.find(([name]) => name === path)?.[0];
   if (own) return { ...part, [own]: to(part[own]) };
-  const [, list, id, figure] = /^(edges|openings|supports|doubled)\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
+  const [, list, id, figure] = /^(edges|openings|supports|doubled|spots)\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
   const refuse = (): never => {
     throw new Error(`${part.kind}: "${path}" is not one of its figures`);
   };
@@ -154,6 +180,9 @@ function withLength<P extends Joisted>(part: P, path: string, to: (now: Dimensio
       ...part,
       openings: changeById(part.openings, id, (each) => ({ ...each, [ofOpening]: to(each[ofOpening]) })),
     };
+  const ofSpot = SPOT_FIGURES.find(([name]) => name === figure)?.[0];
+  if (list === "spots" && ofSpot && part.spots.some((each) => each.id === id))
+    return { ...part, spots: changeById(part.spots, id, (each) => ({ ...each, [ofSpot]: to(each[ofSpot]) })) };
   if (list === "supports" && figure === "at" && part.supports.some((each) => each.id === id))
     return { ...part, supports: changeById(part.supports, id, (each) => ({ ...each, at: to(each.at) })) };
   if (list === "doubled" && figure === "at" && part.doubled.some((each) => each.id === id))

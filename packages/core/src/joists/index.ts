@@ -1,6 +1,6 @@
 export * from "./choices";
 export { drawJoisted } from "./draw";
-export { doubledName, floorOpeningName, supportName } from "./figures";
+export { doubledName, floorOpeningName, spotName, supportName } from "./figures";
 export { newJoistEdge } from "./kind";
 export { layoutOnPage, movedFirst, movedOpening } from "./lines";
 export * from "./roles";

@@ -9,7 +9,15 @@ import { edgeLetter, extentOf } from "../parts/walkedOutline";
 import { type MeasuringSystem, millimetres } from "../units";
 import { type JoistChoices, joistSlot, usualJoists } from "./choices";
 import { drawJoisted } from "./draw";
-import { doubledName, floorOpeningName, followsByItself, joistDimensions, joistSetters, supportName } from "./figures";
+import {
+  doubledName,
+  floorOpeningName,
+  followsByItself,
+  joistDimensions,
+  joistSetters,
+  spotName,
+  supportName,
+} from "./figures";
 import { joistProblems } from "./problems";
 import { JOIST_QUANTITIES, joistMeasures, joistQuantities } from "./quantities";
 import { JOIST_ROLES } from "./roles";
@@ -27,6 +35,7 @@ export const newJoisted = () => ({
   openings: [],
   supports: [],
   doubled: [],
+  spots: [],
   panelShift: unmeasured,
   rowShift: unmeasured,
   top: assumedDimension(0),
@@ -35,8 +44,9 @@ export const newJoisted = () => ({
 });
 
 /** Posts stand on something only where there are beams; till then nobody is asked how high they are. */
-function needsStanding({ supports, edges, settled }: Joisted): boolean {
+function needsStanding({ supports, edges, spots, settled }: Joisted): boolean {
   const onBeam = (bears: JoistEdge["bears"]) => bears === "beam" || bears === "flush-beam";
+  if (spots.some(({ kind }) => kind === "post")) return true;
   if (settled?.choices.postSpacing === 0) return false;
   return (
     supports.some(({ kind }) => kind !== "wall") ||
@@ -91,6 +101,7 @@ export function joistedKindFields<P extends Joisted>(
       floorOpeningName(part, id) ??
       supportName(part, id) ??
       doubledName(part, id) ??
+      spotName(part, id) ??
       (part.edges.some((edge) => edge.id === id) ? `Edge ${edgeLetter(part.edges, id)}` : undefined),
   };
 }

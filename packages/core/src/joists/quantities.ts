@@ -68,7 +68,7 @@ export function joistMeasures(part: Joisted, { system }: PartContext): Measure[]
   return [
     {
       id: "area",
-      name: "Area of floor",
+      name: "Area",
       of: "",
       text: net,
       working: {

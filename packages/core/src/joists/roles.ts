@@ -48,6 +48,8 @@ export const JOIST_ROLES: readonly Role[] = [
   metal("wall-strap", "straps to walls", HARDWARE),
   metal("joist-splice", "splices of joists", HARDWARE),
   metal("post-cap", "post caps", BEAMS),
+  metal("floor-hold-down", "hold-downs", HARDWARE),
+  metal("floor-strap", "straps at places", HARDWARE),
   metal("post-base", "post bases", BEAMS),
   { id: "floor-panel", words: "floor panels", form: "sheet", tone: "sheathing", group: "Floor panels" },
 ];

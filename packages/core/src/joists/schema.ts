@@ -46,6 +46,19 @@ export type SupportKind = (typeof SUPPORT_KINDS)[number];
 export const supportSchema = z.object({ id, kind: z.enum(SUPPORT_KINDS), at: dimensionSchema });
 export type Support = z.infer<typeof supportSchema>;
 
+export const SPOT_KINDS = ["post", "hold-down", "strap"] as const;
+export type SpotKind = (typeof SPOT_KINDS)[number];
+export const MOST_JOIST_SPOTS = 60;
+
+/** One thing at a place of its own: a post under a beam, a hold-down, a strap. So far along Edge A and so far in from it. */
+export const joistSpotSchema = z.object({
+  id,
+  kind: z.enum(SPOT_KINDS),
+  along: dimensionSchema,
+  off: dimensionSchema,
+});
+export type JoistSpot = z.infer<typeof joistSpotSchema>;
+
 /** A line along the joists on which one is doubled: a wall stands there. Its middle lies so far across the joists. */
 export const doubledSchema = z.object({ id, at: dimensionSchema });
 export type Doubled = z.infer<typeof doubledSchema>;
@@ -86,6 +99,7 @@ export const joistedFields = {
   openings: z.array(floorOpeningSchema).max(MOST_FLOOR_OPENINGS),
   supports: z.array(supportSchema).max(MOST_SUPPORTS),
   doubled: z.array(doubledSchema).max(MOST_SUPPORTS),
+  spots: z.array(joistSpotSchema).max(MOST_JOIST_SPOTS),
   /** How far the first panel of the first row, and the first row itself, are short of whole. */
   panelShift: dimensionSchema,
   rowShift: dimensionSchema,

@@ -1,6 +1,6 @@
 import { describeKind } from "../testing/describeKind";
 import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
-import { flatRoofOf, floorOf, floorOpeningOf, supportOf } from "../testing/joists";
+import { deckOf, flatRoofOf, floorOf, floorOpeningOf, spotOf, stairOf, supportOf } from "../testing/joists";
 import { contexts, openingOf, wallOf } from "../testing/library";
 import { masonryOf, pierOf } from "../testing/masonry";
 import { rectangle, roofOf } from "../testing/roofs";
@@ -8,6 +8,7 @@ import { walkedRoom } from "../testing/rooms";
 import { feet, inches, metres, millimetres } from "../units";
 import type { Wall } from "../wall";
 import { areaKind } from "./area";
+import { deckKind } from "./deck";
 import { flatRoofKind } from "./flat-roof";
 import { floorKind } from "./floor";
 import { footingKind } from "./footing";
@@ -233,6 +234,34 @@ describeKind(flatRoofKind, [
         choices: { ...roof.choices, layoutFrom: "end", panelCorner: "end-near" },
       };
     },
+  },
+]);
+
+describeKind(deckKind, [
+  {
+    system: "imperial",
+    part: deckOf(
+      "imperial",
+      { "edges.a.length": "16'", "edges.b.length": "8'", rise: "3'" },
+      {
+        stairs: [stairOf("imperial", { along: "2'", width: "4'", rise: "2'8" })],
+        spots: [spotOf("imperial", "hold-down", ["1'", "1'"])],
+      },
+    ),
+    mirrored: (deck) => ({
+      ...deck,
+      stairs: deck.stairs.map((each) => ({ ...each, along: measured(feet(16 - 2 - 4)) })),
+      spots: deck.spots.map((each) => ({ ...each, along: measured(feet(15)) })),
+      choices: { ...deck.choices, layoutFrom: "end" },
+    }),
+  },
+  {
+    system: "metric",
+    part: deckOf(
+      "metric",
+      { "edges.a.length": "4.8 m", "edges.b.length": "3.2 m", rise: "1 m" },
+      { choices: { lastBoard: "opened", frameBoards: 2 } },
+    ),
   },
 ]);
 

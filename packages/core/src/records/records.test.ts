@@ -146,6 +146,15 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
   roof: {
     "edges-in-line": { ...without(PART_KINDS.roof.defaults("r", "Roof", context), "inLine"), schemaVersion: 1 },
   },
+  floor: {
+    "things-at-places": { ...without(PART_KINDS.floor.defaults("f", "Floor", context), "spots"), schemaVersion: 1 },
+  },
+  "flat-roof": {
+    "things-at-places": {
+      ...without(PART_KINDS["flat-roof"].defaults("f", "Roof", context), "spots"),
+      schemaVersion: 1,
+    },
+  },
   storey: {
     "floor-levels": {
       ...without(PART_KINDS.storey.defaults("s", "Ground", context), "floorToFloor", "floorBuildUp"),

@@ -1,4 +1,5 @@
-import type { Doubled, FloorOpening, Joisted, Support } from "../joists";
+import type { Doubled, FloorOpening, Joisted, JoistSpot, Support } from "../joists";
+import { type Deck, type DeckStair, deckKind } from "../kinds/deck";
 import { type FlatRoof, flatRoofKind } from "../kinds/flat-roof";
 import { type Floor, floorKind } from "../kinds/floor";
 import { measured, unmeasured } from "../parts/dimension";
@@ -85,3 +86,40 @@ export function flatRoofOf(
     { ...begun, edges, choices: { ...choices } },
   );
 }
+
+export const spotOf = (
+  system: MeasuringSystem,
+  kind: JoistSpot["kind"],
+  [along, off]: readonly [string, string],
+  id: string = kind,
+): JoistSpot => ({
+  id,
+  kind,
+  along: measured(tape(along, system), along),
+  off: measured(tape(off, system), off),
+});
+
+/** A stair with figures as a tape pad takes them; it is as high as the deck where no rise is given. */
+export const stairOf = (
+  system: MeasuringSystem,
+  { along, width, rise }: { readonly along: string; readonly width: string; readonly rise?: string },
+  more: Partial<DeckStair> = {},
+): DeckStair => ({
+  id: "steps",
+  edgeId: "c",
+  along: measured(tape(along, system), along),
+  width: measured(tape(width, system), width),
+  rise: rise === undefined ? unmeasured : measured(tape(rise, system), rise),
+  ...more,
+});
+
+/** A deck with figures as a tape pad takes them, against the house along Edge A. */
+export const deckOf = (
+  system: MeasuringSystem,
+  figures: Readonly<Record<string, string>>,
+  more: Partial<Deck> = {},
+): Deck =>
+  Object.entries(figures).reduce<Deck>(
+    (part, [path, text]) => deckKind.withDimension(part, path, tape(text, system), text, contexts[system]),
+    { ...deckKind.defaults("deck", "Deck", contexts[system]), ...more },
+  );

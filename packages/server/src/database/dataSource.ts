@@ -12,6 +12,7 @@ import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Assemblies1764200000000 } from "./assemblies";
 import { ChangeNumbers1764600000000 } from "./changeNumbers";
 import { metAnother } from "./conflicts";
+import { DeckStarters1766400000000 } from "./deckStarters";
 import { FloorStarters1766000000000 } from "./floorStarters";
 import { GroundStarters1765000000000 } from "./groundStarters";
 import { Initial1764000000000 } from "./initial";
@@ -47,6 +48,7 @@ export function createDataSource({ database }: Pick<Config, "database">): DataSo
       JobPrices1764900000000,
       GroundStarters1765000000000,
       FloorStarters1766000000000,
+      DeckStarters1766400000000,
     ],
     entities: [
       companyEntity,

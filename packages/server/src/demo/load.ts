@@ -11,6 +11,7 @@ import { noteVersion } from "../parts/store";
 import { priceItemEntity } from "../priceList/entity";
 import { quoteDate } from "../quotes/dates";
 import { issueQuote } from "../quotes/routes";
+import { lanternDeck } from "./deck";
 import { lanternFloors, quillmoorRoof } from "./floors";
 import { bramblegate, lanternGround, quillmoorGround } from "./ground";
 import { lanternHouse } from "./lanternHouse";
@@ -100,7 +101,12 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
   const row = await insertJob(manager, companyId, job);
   const context = partContext("imperial", library);
   const house = lanternHouse(randomUUID, context);
-  const parts = [...house, ...lanternGround(randomUUID, context), ...lanternFloors(house, randomUUID, context)];
+  const parts = [
+    ...house,
+    ...lanternGround(randomUUID, context),
+    ...lanternFloors(house, randomUUID, context),
+    ...lanternDeck(randomUUID, context),
+  ];
   await insertParts(manager, companyId, row.id, owner, parts);
   await issueQuote(manager, companyId, row.id, owner, quoteDate(undefined));
 }

@@ -115,7 +115,7 @@ describe("crew", () => {
     expect(job.body.job.job.pricing).toBeNull();
     const counts = await juno.get(`/api/v1/jobs/${id}/counts`).expect(200);
     const counted = counts.body.counts.filter((each: { lines: unknown[] }) => each.lines.length > 0);
-    expect(counted).toHaveLength(14);
+    expect(counted).toHaveLength(15);
     expect(JSON.stringify(counts.body)).not.toMatch(/unitPrice|cost/i);
     const list = await juno.get("/api/v1/price-list").expect(200);
     expect(JSON.stringify(list.body)).not.toMatch(/"price":"/);

@@ -162,7 +162,7 @@ describe("the PDF", () => {
         Number(match[1]?.replace(/,/g, "")),
       );
     const parts = amounts("Price for this part");
-    expect(parts).toHaveLength(15);
+    expect(parts).toHaveLength(16);
     const [before] = amounts("Price before tax");
     const [tax] = amounts("Sales tax at 6.5 %");
     expect(parts.reduce((sum, each) => sum + each, 0)).toBeCloseTo(before ?? 0, 2);

@@ -29,12 +29,15 @@ export function BoardsPanel({ deck, onChange }: DeckPanelProps) {
       <Title level={2}>Boards</Title>
       <Faint>{`${rowWords(now, context)}.`}</Faint>
       {differs ? (
-        <View className="flex-row">
-          <Button
-            label={`Instead: ${rowWords(other, context)}`}
-            kind="plain"
-            onPress={() => change((each) => ({ ...each, choices: { ...each.choices, lastBoard } }))}
-          />
+        <View className="gap-1">
+          <Faint>{`Instead: ${rowWords(other, context)}.`}</Faint>
+          <View className="flex-row">
+            <Button
+              label={lastBoard === "opened" ? "Open the gaps" : "Rip the last board"}
+              kind="plain"
+              onPress={() => change((each) => ({ ...each, choices: { ...each.choices, lastBoard } }))}
+            />
+          </View>
         </View>
       ) : null}
     </View>

@@ -79,6 +79,7 @@ function OneStair(props: DeckPanelProps & { readonly stair: DeckStair }) {
     <View className="gap-2">
       <Picker
         label={`${name} goes down from`}
+        labelled
         value={stair.edgeId}
         options={deck.edges.map(({ id }) => ({ value: id, label: `Edge ${edgeLetter(deck.edges, id)}` }))}
         onChange={(edgeId) => change((now) => withStair(now, { edgeId }))}

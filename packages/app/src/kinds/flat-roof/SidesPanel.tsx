@@ -43,6 +43,7 @@ export function SidesPanel({ part, slots, active, onChange, onFigure }: JoistPan
       ))}
       <Picker
         label="Water runs to"
+        labelled
         value={lowSide(part)?.id ?? ""}
         options={part.edges.map(({ id }) => ({ value: id, label: nameOf(id) }))}
         onChange={(fallsTo) => change((now) => ({ ...now, fallsTo }))}

@@ -77,7 +77,6 @@ const JOISTS_OF_DECKS: readonly SlotParameter[] = joistParameters(
   "layoutFrom",
   "edgesBear",
   "endBearing",
-  "wallGap",
   "overSupport",
   "supportLap",
   "closeJoists",

@@ -20,15 +20,24 @@ export function drawDeck(deck: Deck, context: PartContext): Drawing {
       side.at(alongNm + widthNm, runNm),
       side.at(alongNm, runNm),
     ].map(shape.fromUV);
-    return { shape: { id: stair.id, role: "slope", points, closed: true } satisfies PlanShape, name, points };
+    return {
+      shape: { id: stair.id, role: "slope", points, closed: true } satisfies PlanShape,
+      name,
+      points,
+      side,
+      alongNm,
+      widthNm,
+      runNm,
+    };
   });
-  const labels = drawn.flatMap(({ shape: { id }, name, points }): PlanLabel[] => {
+  const labels = drawn.flatMap(({ shape: { id }, name, points, side, alongNm, widthNm: wide, runNm }): PlanLabel[] => {
     const bounds = boundsOf(points);
     if (!bounds) return [];
     const { min, max } = bounds;
     const [widthNm, heightNm] = [max.xNm - min.xNm, max.yNm - min.yNm];
-    const at = { xNm: min.xNm + widthNm / 2, yNm: min.yNm + heightNm / 2 };
-    return [{ id: `name-${id}`, at, lines: [name], widthNm, heightNm }];
+    // Towards its foot: the figure of its side is written over its head.
+    const at = side.at(alongNm + wide / 2, runNm * 0.7);
+    return [{ id: `name-${id}`, at: shape.fromUV(at), lines: [name], widthNm, heightNm }];
   });
   return {
     ...drawing,

@@ -10,16 +10,19 @@ const HIGHEST_NM = metres(30);
 
 /** What keeps a deck's own figures from being anything at all. */
 export function deckProblems(deck: Deck, context: PartContext): Problem[] {
-  return deckDimensions(deck, [], context)
-    .filter(({ path }) => isOfDecks(path))
-    .flatMap(({ path, label, of, dimension }): Problem[] => {
-      const { valueNm } = dimension;
-      if (valueNm === null) return [];
-      const name = of ? `${of}: ${label.toLowerCase()}` : label;
-      const fromNothing = path.endsWith(".along");
-      if (fromNothing ? valueNm < 0 : valueNm <= 0)
-        return [problem("not-positive", path, `${name} is ${fromNothing ? "at least zero" : "more than zero"}.`)];
-      const most = path.endsWith("rise") ? HIGHEST_NM : LARGEST_SIDE_NM;
-      return atMost(path, name, dimension, most, context.system);
-    });
+  return (
+    deckDimensions(deck, [], context)
+      // What follows another figure is that figure's matter.
+      .filter(({ path, follows }) => isOfDecks(path) && !follows)
+      .flatMap(({ path, label, of, dimension }): Problem[] => {
+        const { valueNm } = dimension;
+        if (valueNm === null) return [];
+        const name = of ? `${of}: ${label.toLowerCase()}` : label;
+        const fromNothing = path.endsWith(".along");
+        if (fromNothing ? valueNm < 0 : valueNm <= 0)
+          return [problem("not-positive", path, `${name} is ${fromNothing ? "at least zero" : "more than zero"}.`)];
+        const most = path.endsWith("rise") ? HIGHEST_NM : LARGEST_SIDE_NM;
+        return atMost(path, name, dimension, most, context.system);
+      })
+  );
 }

@@ -1,4 +1,5 @@
 import { joistedKindFields, newJoistEdge, newJoisted } from "../../joists/kind";
+import { joistMigrations } from "../../joists/migrations";
 import { newBase } from "../../parts/base";
 import { measured, unmeasured } from "../../parts/dimension";
 import { marked } from "../../parts/figures";
@@ -23,10 +24,10 @@ export const flatRoofKind: PartKind<FlatRoof> = {
   label: "Flat roof",
   plural: "Flat roofs",
   schema: flatRoofSchema,
-  migrations: [],
+  migrations: joistMigrations,
   defaults: (id, name, { system }) => ({
     kind: "flat-roof",
-    schemaVersion: 1,
+    schemaVersion: 2,
     ...newBase(id, name),
     ...newJoisted(),
     // Against a wall along Edge A; the others are open.

@@ -38,11 +38,12 @@ const sides = z.array(z.string().min(1).max(40)).max(MOST_JOIST_EDGES);
  */
 export const flatRoofSchema = z.object({
   kind: z.literal("flat-roof"),
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   ...joistedFields,
   /** Nothing stands between its sides, or on it. */
   supports: joistedFields.supports.max(0),
   doubled: joistedFields.doubled.max(0),
+  spots: joistedFields.spots.max(0),
   /** The side that water runs to; the first open one that joists end on where nobody said. */
   fallsTo: z.string().max(40),
   /** Sides with a fascia, a kerb, a gutter; those that follow by themselves where nobody said. */

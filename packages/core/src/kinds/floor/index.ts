@@ -1,4 +1,5 @@
 import { joistedKindFields, newJoisted } from "../../joists/kind";
+import { joistMigrations } from "../../joists/migrations";
 import { newBase } from "../../parts/base";
 import type { PartKind } from "../../parts/partKind";
 import { STUD_WALL_FUNCTIONS } from "../stud-wall/functions";
@@ -11,10 +12,10 @@ export const floorKind: PartKind<Floor> = {
   label: "Floor",
   plural: "Floors",
   schema: floorSchema,
-  migrations: [],
+  migrations: joistMigrations,
   defaults: (id, name) => ({
     kind: "floor",
-    schemaVersion: 1,
+    schemaVersion: 2,
     ...newBase(id, name),
     ...newJoisted(),
     assembly: { id: "floor", version: 1 },

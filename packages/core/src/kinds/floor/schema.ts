@@ -18,7 +18,7 @@ export const FLOOR_PARAMETERS = JOIST_PARAMETERS.filter(({ name }) => !OF_ROOFS.
 /** A floor or a ceiling of joists, inside the house. */
 export const floorSchema = z.object({
   kind: z.literal("floor"),
-  schemaVersion: z.literal(1),
+  schemaVersion: z.literal(2),
   ...joistedFields,
   // Only roofs hang over.
   edges: z

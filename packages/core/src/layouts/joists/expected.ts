@@ -23,7 +23,7 @@ export function expectedPieces(part: Joisted, choices: JoistChoices): number {
   const lengths = lines * (supports + 1 + part.openings.length);
   const blocks = lines * ((supports + 1) * MOST_ROWS + supports + every(long, choices.noggingEvery));
   const beams = part.supports.length + part.edges.length;
-  const posts = 3 * beams * every(Math.max(long, wide), choices.postSpacing);
+  const posts = 3 * part.spots.length + 3 * beams * every(Math.max(long, wide), choices.postSpacing);
   const straps = 3 * part.edges.length * every(long, choices.strapSpacing);
   const ladders = part.edges.length * every(Math.max(long, wide), choices.ladderSpacing);
   return lengths * 4 + blocks + posts + straps + ladders;

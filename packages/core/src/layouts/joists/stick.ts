@@ -1,6 +1,6 @@
 import type { FramingPiece, HardwarePiece } from "../../drawing/piece";
 import type { SpaceFigure } from "../../drawing/spaceFigure";
-import { boundsOf, headingFrom, type Point } from "../../geometry";
+import { boundsOf, headingFrom, type Point, signedArea } from "../../geometry";
 import type { Area, JoistShape, UV } from "../../joists/shape";
 import type { Section } from "../../kinds";
 import { type Nanometres, toMetres } from "../../units";
@@ -58,10 +58,14 @@ export const cornersUV = ({ u0, u1, v0, v1 }: Area): UV[] => [
   { u: u0, v: v1 },
 ];
 
+/** All of a plan run the same way round, so that where two lie over each other neither is cut out. */
+const againstClock = (points: readonly Point[]): readonly Point[] =>
+  signedArea(points) < 0 ? points.toReversed() : points;
+
 /** A stick that lies level, where it is on plan and in space. */
 export function levelStick(stick: Stick, { fromUV }: Pick<JoistShape, "fromUV">): FramingPiece {
   const { id, role, section, corners, cutLengthNm, topNm = 0, deepNm = section.depthNm, openingId } = stick;
-  const points = corners.map(fromUV);
+  const points = againstClock(corners.map(fromUV));
   return {
     id,
     role,

@@ -1,12 +1,13 @@
 import { followsByItself } from "../../joists/figures";
-import { isUnborne, runsWithJoists } from "../../joists/shape";
+import { bearingOf, isUnborne, runsWithJoists } from "../../joists/shape";
 import { edgeLetter } from "../../parts/walkedOutline";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, type Nanometres } from "../../units";
-import { acrossAt } from "./beams";
-import type { Longest } from "./edges";
+import { acrossAt } from "./across";
+import { beamEdges, type Longest } from "./edges";
 import type { FloorPlan, LaidOpening } from "./floorPlan";
 import type { LaidJoists } from "./layJoists";
+import { spotsTold } from "./spots";
 import type { Strip } from "./strips";
 
 type Say = (nm: Nanometres) => string;
@@ -25,6 +26,7 @@ export function joistsTold(laid: LaidJoists, longest: Longest): Problem[] {
     ...doubledTold(laid),
     ...foundTold(laid),
     ...postsTold(laid, say),
+    ...spotsTold(laid.plan),
   ];
 }
 
@@ -226,8 +228,12 @@ function postsTold({ plan }: LaidJoists, say: Say): Problem[] {
   const { part, choices, joist, beam } = plan;
   const standing = part.standing.valueNm;
   if (choices.postSpacing === 0 || standing === null) return [];
-  const below = plan.supports.some(({ kind }) => kind === "beam") ? joist.depthNm + beam.depthNm : beam.depthNm;
-  if (!plan.supports.some(({ kind }) => kind !== "wall") || standing > below) return [];
+  const beams = [
+    ...plan.supports.map(({ kind }) => kind).filter((kind) => kind !== "wall"),
+    ...beamEdges(plan).map(({ edge }) => bearingOf(edge, choices)),
+  ];
+  const below = beams.includes("beam") ? joist.depthNm + beam.depthNm : beam.depthNm;
+  if (beams.length === 0 || standing > below) return [];
   const message = `Beams reach ${say(below)} below the top of the joists, and posts stand on what lies ${say(standing)} below it: there is no post.`;
   return [problem("no-room-for-posts", "standing", message)];
 }

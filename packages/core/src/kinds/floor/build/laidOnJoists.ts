@@ -1,4 +1,11 @@
-import { type Assembly, type SheetDimensions, settleParameters, slotValues, type Value } from "../../../assemblies";
+import {
+  type Assembly,
+  compileAssembly,
+  type SheetDimensions,
+  settleParameters,
+  slotValues,
+  type Value,
+} from "../../../assemblies";
 import type { Drawing, PlanRole, PlanShape } from "../../../drawing/drawing";
 import { isFraming, isSheet, type Piece } from "../../../drawing/piece";
 import { polygonArea } from "../../../geometry";
@@ -118,6 +125,24 @@ function withPieces(drawing: Drawing, pieces: readonly Piece[]): Drawing {
   return { ...drawing, shapes: [...drawing.shapes, ...shapes] };
 }
 
+/** What lies in a part and is in no line of what builds it. */
+function uncounted(byRole: ReadonlyMap<string, readonly Piece[]>, assembly: Assembly): Problem[] {
+  const rules = compileAssembly(assembly).inOrder.filter(({ rule }) => rule.item !== "");
+  const counted = new Set(rules.flatMap(({ roles }) => roles));
+  // Screws and brackets go by timber as well: what is cut is counted where it is cut.
+  const isCut = new Set(rules.filter(({ rule }) => rule.buying === "cut").flatMap(({ roles }) => roles));
+  const left = [...byRole].filter(
+    ([role, pieces]) => pieces.length > 0 && !(roleOf(role)?.form === "stick" ? isCut : counted).has(role),
+  );
+  return left.map(([role, pieces]) =>
+    problem(
+      "pieces-uncounted",
+      "assembly",
+      `${pieces.length} ${roleOf(role)?.words ?? role} lie in it, and no line of “${assembly.name}” counts them: take its newest version, or add a line.`,
+    ),
+  );
+}
+
 /** What a kind of part adds to its joists, and says of them. */
 export type OnJoists = {
   readonly parameters: readonly SlotParameter[];
@@ -173,6 +198,7 @@ export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind
       ...(many ? [tooMany(part.name, "pieces")] : []),
       ...(laid ? [...joistsTold(laid, longest), ...kind.told(laid)] : []),
       ...(panelled?.problems ?? []),
+      ...uncounted(byRole, assembly),
     ],
   };
 }

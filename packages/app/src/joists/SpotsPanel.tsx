@@ -1,0 +1,78 @@
+import { MOST_JOIST_SPOTS, type SpotKind, spotName, unmeasured } from "@wide-porch/core";
+import { View } from "react-native";
+import { Button } from "../components/Button";
+import { Folded } from "../components/Folded";
+import { ownSlots } from "../ground/Bands";
+import { Plus, Trash2 } from "../icons";
+import { FigureList } from "../measure/FigureList";
+import { newId } from "../sync/newId";
+import type { JoistPanelProps } from "./changes";
+
+type Props = JoistPanelProps & {
+  readonly told: readonly { readonly path: string; readonly message: string }[] | undefined;
+};
+
+const KINDS: readonly { readonly value: SpotKind; readonly label: string }[] = [
+  { value: "post", label: "Post" },
+  { value: "hold-down", label: "Hold-down" },
+  { value: "strap", label: "Strap" },
+];
+
+/** `2 posts, 1 hold-down`: what stands at places of its own. */
+function spotWords(part: JoistPanelProps["part"]): string {
+  const counts = KINDS.map(({ value, label }) => {
+    const many = part.spots.filter(({ kind }) => kind === value).length;
+    return many === 0 ? "" : `${many} ${label.toLowerCase()}${many === 1 ? "" : "s"}`;
+  }).filter((words) => words !== "");
+  return counts.length === 0 ? "None; posts at a spacing are by its choices" : counts.join(", ");
+}
+
+/** Posts, hold-downs and straps at places of their own, each counted where it stands. */
+export function SpotsPanel({ part, slots, active, told, onChange, onFigure }: Props) {
+  const add = (kind: SpotKind) => {
+    const id = newId().slice(0, 8);
+    if (onChange((now) => ({ ...now, spots: [...now.spots, { id, kind, along: unmeasured, off: unmeasured }] })))
+      onFigure(`spots.${id}.along`);
+  };
+  return (
+    <Folded title="Posts and hardware at places" under={spotWords(part)}>
+      {part.spots.map(({ id }) => {
+        const name = spotName(part, id) ?? "";
+        return (
+          <View key={id} className="gap-1">
+            <FigureList
+              slots={ownSlots(slots, `spots.${id}.`)}
+              activePath={active}
+              onOpen={onFigure}
+              title={name}
+              told={told}
+            />
+            <View className="flex-row">
+              <Button
+                label="Take it out"
+                name={`Take out: ${name}`}
+                kind="quiet"
+                icon={Trash2}
+                onPress={() => onChange((now) => ({ ...now, spots: now.spots.filter((each) => each.id !== id) }))}
+              />
+            </View>
+          </View>
+        );
+      })}
+      <View className="flex-row flex-wrap gap-2">
+        {part.spots.length < MOST_JOIST_SPOTS
+          ? KINDS.map(({ value, label }) => (
+              <Button
+                key={value}
+                label={label}
+                name={`Add: ${label} at a place`}
+                kind="plain"
+                icon={Plus}
+                onPress={() => add(value)}
+              />
+            ))
+          : null}
+      </View>
+    </Folded>
+  );
+}
