@@ -163,3 +163,66 @@ test("a flat roof from two figures: what follows another figure is overtyped and
   await expect(page.getByText(/a flat roof with two open sides/)).toBeVisible();
   await expect(page.getByText(/It falls 1 in 40 towards Edge C, on firrings/)).toBeVisible();
 });
+
+test("a deck from three figures: its boards filled the other way, a stair down from it, its guard, a hold-down; it is quoted", async ({
+  page,
+  address,
+}) => {
+  await signIn(page, address, ROS);
+  await startJob(page, "A deck for the yard");
+  await addPart(page, "Deck");
+  await enter(page, "Length of Edge A", "10'");
+  await enter(page, "Length of Edge B", "12'");
+  await closePad(page);
+  await expect(page.getByText("None: it is too low to ask for one.")).toBeHidden();
+  await page.getByRole("button", { name: /^Boards above the ground, where that is most: / }).click();
+  await enter(page, "Boards above the ground, where that is most", "3'");
+  await closePad(page);
+  // 120 / 16 = 7.5: 7 lines between two at the sides (arithmetic).
+  await expect(live(page)).toHaveText(/^9 joists/);
+
+  // Without frame and overhang 12 ft of boards of 5 1/2 in with gaps of 1/4 in: 25 and a sliver, or 25 with gaps of 0.271 in (arithmetic).
+  for (const edge of ["B", "C", "D"])
+    await page.getByRole("checkbox", { name: `Picture frame along: Edge ${edge}` }).click();
+  await page.getByRole("button", { name: /^More choices/ }).click();
+  await page.getByRole("textbox", { name: "Boards hang over the rim by" }).fill("0");
+  await page.getByRole("textbox", { name: "Boards hang over the rim by" }).press("Enter");
+  await expect(page.getByText(/^25 rows of 5 1\/2", gaps of 1\/4", and one ripped to 1\/4"\.$/)).toBeVisible();
+  await page.getByRole("button", { name: "Open the gaps" }).click();
+  await expect(page.getByText(/^25 rows of 5 1\/2", gaps of 1\/4", all whole\.$/)).toBeVisible();
+
+  // Past 30 in its open sides have a guard; a stair opens it.
+  await expect(page.getByRole("checkbox", { name: "Guard along: Edge C" })).toBeChecked();
+  await page.getByRole("button", { name: "Add a stair" }).click();
+  await enter(page, "Along Edge C from its start of Stair", "2'");
+  await enter(page, "Width of its treads of Stair", "3'");
+  await closePad(page);
+  // 36 / 7 3/4 = 4.6: five risers of 7.2 in (IRC R311.7.5, from memory).
+  await expect(page.getByText(/^5 risers of 7 3\/16", 4 treads of 10 1\/2"; it reaches out 3' 6"/)).toBeVisible();
+  await page.getByRole("button", { name: /^Width of its treads: / }).click();
+  await enter(page, "Width of its treads of Stair", "narrow");
+  await closePad(page);
+  await expect(page.getByText(/“narrow” could not be used/).first()).toBeVisible();
+  await page.getByRole("button", { name: /^Width of its treads: 3' 0", narrow could not be used/ }).click();
+  await enter(page, "Width of its treads of Stair", "3'");
+  await closePad(page);
+
+  await page.getByRole("button", { name: /^Posts and hardware at places/ }).click();
+  await page.getByRole("button", { name: "Add: Hold-down at a place" }).click();
+  await enter(page, "Along Edge A from its start of Hold-down", "1'");
+  await enter(page, "In from Edge A of Hold-down", "6 in");
+  await closePad(page);
+  await saved(page);
+  // Fixings stay folded away, with their total.
+  await page.getByRole("button", { name: /^Fixings: \d+ kinds, [\d,]+ in all$/ }).click();
+  await expect(page.getByText("Screws for boards", { exact: true })).toBeVisible();
+
+  await place(page, "Count");
+  for (const line of ["Stringers", "Balusters", "Hold-downs", "Deck boards"])
+    await expect(page.getByRole("button", { name: new RegExp(`^${line}`) }).first()).toBeVisible();
+  await page.getByRole("radio", { name: "Show: Cut list" }).click();
+  await expect(page.getByText(/5\/4 × 6 deck board/).first()).toBeVisible();
+  await place(page, "Quote");
+  await expect(page.getByText(/A stair of five risers of 7 3\/16" goes down from it/)).toBeVisible();
+  await expect(page.getByText(/A guard 3' 0" high with balusters stands along its open sides/)).toBeVisible();
+});

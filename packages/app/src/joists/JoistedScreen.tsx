@@ -26,6 +26,7 @@ import { PartName } from "../measure/PartName";
 import { usePartFigures } from "../measure/usePartFigures";
 import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { asItLies, type JoistPanelProps } from "./changes";
+import { FixingsPanel } from "./FixingsPanel";
 import { JoistPlan, type Moving } from "./JoistPlan";
 import { joistsLive } from "./liveWords";
 import { MovePanel } from "./MovePanel";
@@ -135,6 +136,7 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, without 
           )}
           {without.includes("panels") ? null : <PanelsPanel {...props} told={told} />}
           {more?.({ ...props, settled })}
+          <FixingsPanel lines={count?.lines} />
           <FigureList slots={lone} activePath={active} onOpen={show} title={kind.label} told={told} />
           <MeasureList
             measures={kind.measures(settled, context, ALONE)}

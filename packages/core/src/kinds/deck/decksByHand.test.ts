@@ -239,6 +239,33 @@ const lengths = (deck: Deck): Pick<Deck, "edges"> => ({
   })),
 });
 
+describe("a beam longer than it is sold", () => {
+  const sold = { ...library, longestSold: new Map([["treated/2x10", tape("16'", "imperial")]]) };
+  const long = deckOf("imperial", { "edges.a.length": "20'", "edges.b.length": "8'", rise: "3'" });
+  const beams = (deck: Deck) => inchesOf(countPart(deck, "imperial", sold).pieces, "floor-beam");
+
+  it("has its joints over posts, and those of two plies not side by side", () => {
+    // 240 less a post of 5 1/2 in three stretches of 78.17: posts at 2 3/4, 80.92, 159.08, 237 1/4. One ply ends at the third, the other at the second.
+    expect(beams(long)).toEqual([
+      [2, 159.08],
+      [2, 80.92],
+    ]);
+    const ply = (id: string) =>
+      countPart(long, "imperial", sold).pieces.flatMap((piece) =>
+        piece.id === id && isFraming(piece) ? [Math.round((piece.cutLengthNm / IN) * 100) / 100] : [],
+      );
+    expect([ply("beam-c-1-1"), ply("beam-c-2-1")]).toEqual([[159.08], [80.92]]);
+  });
+
+  it("says where no post is under a joint, and where nobody said what it stands on it is cut evenly", () => {
+    const wide = { ...long, choices: { postSpacing: tape("20'", "imperial") } };
+    expect(countPart(wide, "imperial", sold).problems.map(({ code }) => code)).toEqual(["beam-joint-unborne"]);
+    const bare = { ...long, choices: { postSpacing: 0 } };
+    expect(beams(bare)).toEqual([[4, 120]]);
+    expect(countPart(bare, "imperial", sold).problems).toEqual([]);
+  });
+});
+
 describe("posts, hold-downs and straps at places of their own", () => {
   it("posts alone where none stand at a spacing; each has a cap and a base", () => {
     const spots = [spotOf("imperial", "post", ["1'", "7'11"], "p1"), spotOf("imperial", "post", ["15'", "7'11"], "p2")];

@@ -32,12 +32,11 @@ type Band = {
   readonly role: string;
   readonly section: FloorPlan["joist"];
   readonly inwardNm: Nanometres;
-  readonly topNm?: Nanometres;
 };
 
 function bandAlong(line: JoistEdgeUV, id: string, band: Band, plan: FloorPlan, longest: Longest): FramingPiece[] {
   const { at, lengthNm } = alongEdge(line);
-  const { role, section, inwardNm, topNm } = band;
+  const { role, section, inwardNm } = band;
   const stretches = inStock(lengthNm, longest(role, section.id));
   return stretches.map(([from, to], index) =>
     levelStick(
@@ -52,7 +51,6 @@ function bandAlong(line: JoistEdgeUV, id: string, band: Band, plan: FloorPlan, l
           at(from, inwardNm + section.thicknessNm),
         ],
         cutLengthNm: to - from,
-        ...(topNm === undefined ? {} : { topNm }),
       },
       plan.shape,
     ),
@@ -61,32 +59,16 @@ function bandAlong(line: JoistEdgeUV, id: string, band: Band, plan: FloorPlan, l
 
 const RIMMED: ReadonlySet<string> = new Set(["plate", "beam", "open"]);
 
-/** What lies along the edges that joists end on: rims, ledgers, and beams under or against them. */
+/** What lies along the edges that joists end on: rims and ledgers. Beams there are laid with the other beams. */
 export function edgePieces(plan: FloorPlan, longest: Longest): Piece[] {
-  const { joist, beam, choices } = plan;
+  const { joist, choices } = plan;
   return plan.shape.edges.flatMap((line): Piece[] => {
+    if (runsWithJoists(line)) return [];
     const bears = bearingOf(line.edge, choices);
     const { id } = line.edge;
-    const beams = (topNm: Nanometres): Piece[] =>
-      Array.from({ length: choices.beamPlies }, (_, ply) =>
-        bandAlong(
-          line,
-          `beam-${id}-${ply + 1}`,
-          { role: "floor-beam", section: beam, inwardNm: ply * beam.thicknessNm, topNm },
-          plan,
-          longest,
-        ),
-      ).flat();
-    const under = bears === "beam" ? beams(-joist.depthNm) : [];
-    if (runsWithJoists(line)) return under;
-    if (RIMMED.has(bears))
-      return [
-        ...bandAlong(line, `rim-${id}`, { role: "rim-joist", section: joist, inwardNm: 0 }, plan, longest),
-        ...under,
-      ];
-    if (bears === "ledger")
-      return bandAlong(line, `ledger-${id}`, { role: "joist-ledger", section: joist, inwardNm: 0 }, plan, longest);
-    return bears === "flush-beam" ? beams(0) : [];
+    const band = (role: string) => ({ role, section: joist, inwardNm: 0 });
+    if (RIMMED.has(bears)) return bandAlong(line, `rim-${id}`, band("rim-joist"), plan, longest);
+    return bears === "ledger" ? bandAlong(line, `ledger-${id}`, band("joist-ledger"), plan, longest) : [];
   });
 }
 

@@ -9,6 +9,7 @@ import { edgePieces, type Longest } from "./edges";
 import { type FloorPlan, floorPlan } from "./floorPlan";
 import { hangersOf, splicesOf } from "./hangers";
 import { headerPieces } from "./headerPieces";
+import { postPieces } from "./posts";
 import { spotPieces } from "./spots";
 import { cornersUV, levelStick } from "./stick";
 import { type CloseJoist, layStrips, type Strip } from "./strips";
@@ -45,6 +46,7 @@ export function layJoists(
     ...blockingOf(plan, joists),
     ...strapsOf(plan, joists),
     ...beamPieces(plan, longest),
+    ...postPieces(plan),
     ...spotPieces(plan),
     ...hangersOf(plan, joists, openings),
     ...splicesOf(plan, joists),

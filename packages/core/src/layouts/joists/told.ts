@@ -4,6 +4,7 @@ import { edgeLetter } from "../../parts/walkedOutline";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, type Nanometres } from "../../units";
 import { acrossAt } from "./across";
+import { looseBeamJoints } from "./beams";
 import { beamEdges, type Longest } from "./edges";
 import type { FloorPlan, LaidOpening } from "./floorPlan";
 import type { LaidJoists } from "./layJoists";
@@ -26,6 +27,7 @@ export function joistsTold(laid: LaidJoists, longest: Longest): Problem[] {
     ...doubledTold(laid),
     ...foundTold(laid),
     ...postsTold(laid, say),
+    ...beamJointsTold(laid, longest),
     ...spotsTold(laid.plan),
   ];
 }
@@ -236,4 +238,12 @@ function postsTold({ plan }: LaidJoists, say: Say): Problem[] {
   if (beams.length === 0 || standing > below) return [];
   const message = `Beams reach ${say(below)} below the top of the joists, and posts stand on what lies ${say(standing)} below it: there is no post.`;
   return [problem("no-room-for-posts", "standing", message)];
+}
+
+function beamJointsTold({ plan }: LaidJoists, longest: Longest): Problem[] {
+  const loose = looseBeamJoints(plan, longest);
+  if (loose === 0) return [];
+  const many = loose === 1 ? "A joint of beam plies lies" : `${loose} joints of beam plies lie`;
+  const message = `${many} over no post: ${plan.beam.name} is sold up to ${formatLength(longest("floor-beam", plan.beam.id), plan.context.system)}. Put posts nearer, or take another beam.`;
+  return [problem("beam-joint-unborne", "choices.postSpacing", message)];
 }

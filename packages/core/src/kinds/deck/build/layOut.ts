@@ -18,7 +18,12 @@ import { layGuard } from "./guard";
 import { deckTold } from "./told";
 
 /** Boards carry by a figure of their own, no wall stands on a deck, and its joists lie against the house. */
-const NOT_OF_DECKS = { panelSpan: Number.MAX_SAFE_INTEGER, strapSpacing: 0, wallGap: 0, doubleUnderWalls: false } as const;
+const NOT_OF_DECKS = {
+  panelSpan: Number.MAX_SAFE_INTEGER,
+  strapSpacing: 0,
+  wallGap: 0,
+  doubleUnderWalls: false,
+} as const;
 
 const tooMany = ({ name }: Deck): Problem =>
   problem(
