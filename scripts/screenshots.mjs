@@ -45,9 +45,9 @@ async function phone(browser, address) {
   await page.getByText("Juno Vale").waitFor();
   const job = await openLanternHouse(page, address);
   await take("measure");
-  await page.getByRole("link", { name: /^Boot room floor/ }).click();
+  await page.getByRole("link", { name: /^Porch deck/ }).click();
   await page.getByTestId("live-count").waitFor();
-  await take("floor");
+  await take("deck");
   await page.goto(`${job}/measure/plan?storey=Ground`);
   await page.getByRole("heading", { name: "Plan of Ground" }).waitFor();
   await take("plan");

@@ -37,7 +37,7 @@ import { SpotsPanel } from "./SpotsPanel";
 import { SupportsPanel } from "./SupportsPanel";
 
 /** What has lists of its own. */
-const ELSEWHERE = /^(edges|openings|supports|doubled|spots)\.|^(firstJoist|panelShift|rowShift)$/;
+const ELSEWHERE = /^(edges|openings|supports|doubled|spots)\.|^(firstJoist|panelShift|rowShift|sideFrom)$/;
 
 type Props = {
   readonly part: JoistedPart;

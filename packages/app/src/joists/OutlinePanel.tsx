@@ -6,6 +6,7 @@ import {
   type JoistedPart,
   newJoistEdge,
   outsideRing,
+  withOwnEdges,
 } from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -15,7 +16,9 @@ import { Faint } from "../components/Text";
 import { Toggles } from "../components/Toggles";
 import { OutlineEdges } from "../ground/OutlineEdges";
 import { useJobLater } from "../job/useJobLater";
+import { FigureList } from "../measure/FigureList";
 import { foundNames, type JoistPanelProps } from "./changes";
+import { SidePanel } from "./SidePanel";
 
 const AS_HOUSE = "as-house";
 
@@ -31,14 +34,24 @@ export function OutlinePanel({ part, slots, active, found, bearing, onChange, on
   return (
     <View className="gap-4">
       <FollowsPanel part={part} onChange={onChange} />
+      <SidePanel part={part} onChange={onChange} />
+      <FigureList
+        slots={slots.filter(({ path }) => path === "sideFrom")}
+        activePath={active}
+        onOpen={onFigure}
+        title="Along the house"
+        untitled
+      />
       <OutlineEdges
         edges={part.edges}
-        slots={slots.filter(({ path }) => path.endsWith(".length"))}
+        slots={slots.filter(({ path }) => path.startsWith("edges.") && path.endsWith(".length"))}
         active={active}
         nameOf={nameOf}
         fresh={newJoistEdge}
         least={3}
-        onChange={(change) => onChange((now) => ({ ...now, follows: { how: "own" }, edges: change(now.edges) }))}
+        onChange={(change) =>
+          onChange((now) => ({ ...now, follows: withOwnEdges(now.follows), edges: change(now.edges) }))
+        }
         onFigure={onFigure}
       />
       {bearing ? (

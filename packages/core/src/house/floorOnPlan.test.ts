@@ -1,9 +1,14 @@
 import { countPart } from "../count";
+import { along, boundsOf, headingFrom, overlapArea } from "../geometry";
 import {
+  alongSide,
+  type Deck,
+  deckKind,
   type FlatRoof,
   type Floor,
   flatRoofKind,
   floorKind,
+  isDeck,
   isFlatRoof,
   measured,
   type Part,
@@ -12,9 +17,11 @@ import {
   studWallKind,
   withSide,
 } from "../kinds";
+import { onPlan } from "../parts/walkedOutline";
 import { contexts, library } from "../testing/library";
 import { entered } from "../testing/rooms";
 import { toMetres } from "../units";
+import { footprintEdges } from "./footprintEdges";
 import { resolveParts } from "./resolve";
 import { planJob } from "./storeyPlan";
 
@@ -146,5 +153,71 @@ describe("a floor over rooms", () => {
     const moved = copied.find(({ kind }) => kind === "floor");
     const other = copied.find(({ kind }) => kind === "room");
     expect(moved).toMatchObject({ follows: { how: "rooms", roomIds: [other?.id] } });
+  });
+});
+
+describe("a deck along a side of the house", () => {
+  const plan = (parts: readonly Part[]) => planJob(parts).storeys.find(({ name }) => name === "Ground");
+  const side = (parts: readonly Part[], faceId: string) => {
+    const storey = plan(parts);
+    const found = storey && footprintEdges(storey).find((each) => each.faceId === faceId);
+    if (!found) throw new Error(`there is no side ${faceId}`);
+    return found;
+  };
+  const begun = deckKind.withDimension(deckKind.defaults("f", "Deck", metric), "edges.b.length", 2e9, "2 m", metric);
+  const lay = (parts: readonly Part[]) => resolveParts(parts, planJob(parts)).find(isDeck);
+  const beside = (parts: readonly Part[], faceId: string, more: Partial<Deck> = {}) => {
+    const { id, roomId, lengthNm } = side(parts, faceId);
+    return alongSide({ ...begun, storey: "Ground", ...more }, { roomId, side: id.slice(roomId.length + 1), lengthNm });
+  };
+  /** The corners of a deck on the plan. */
+  const corners = (deck: Deck) => onPlan(deck.edges, deck.place).map(({ from }) => from);
+
+  it("is as long as the side, lies outside the house against it, and goes along when the house changes", () => {
+    for (const faceId of ["a", "b", "c", "d"]) {
+      const of = side([kitchen], faceId);
+      const deck = lay([kitchen, beside([kitchen], faceId)]);
+      if (!deck) throw new Error("there is no deck");
+      expect(deck.edges[0]?.length.valueNm).toBe(of.lengthNm);
+      // None of it within the house, and one side on the wall.
+      expect(overlapArea(corners(deck), plan([kitchen])?.footprint?.rings[0] ?? [])).toBeCloseTo(0, 6);
+      const [first] = onPlan(deck.edges, deck.place);
+      expect([first?.from, first?.to]).toEqual([of.to, of.from]);
+    }
+    const grown = room("kitchen", "5 m", "4.7 m");
+    const moved = lay([grown, beside([kitchen], "c")]);
+    expect(moved && onPlan(moved.edges, moved.place)[0]?.from).toEqual(side([grown], "c").to);
+  });
+
+  it("begins so far from the right end as is said, whichever way round it was walked", () => {
+    const deck = deckKind.withDimension(beside([kitchen], "a"), "edges.a.length", 1.5e9, "1.5 m", metric);
+    const at = deckKind.withDimension(deck, "sideFrom", 5e8, "0.5 m", metric);
+    const back = { ...at, edges: at.edges.map((edge) => ({ ...edge, turnDegrees: -90 })) };
+    const [one, other] = [lay([kitchen, at]), lay([kitchen, back])];
+    if (!one || !other) throw new Error("there is no deck");
+    const { to, from } = side([kitchen], "a");
+    const heading = headingFrom(to, from) ?? { x: 1, y: 0 };
+    expect(corners(one)).toContainEqual(along(to, heading, 5e8));
+    const middle = (deck: Deck) => {
+      const { min, max } = boundsOf(corners(deck)) ?? { min: to, max: to };
+      return [(min.xNm + max.xNm) / 2, (min.yNm + max.yNm) / 2];
+    };
+    expect(middle(other)).toEqual(middle(one));
+  });
+
+  it("says when its side is gone, and lies as it lay; measured sides keep it there; a copy names its room anew", () => {
+    const lone = beside([kitchen], "c");
+    const other = room("den", "3 m", "3 m");
+    const gone = lay([other, lone]);
+    expect(gone && countPart(gone, "metric", library).problems.map(({ code }) => code)).toContain("side-gone");
+    expect(gone?.place).toEqual(lone.place);
+    const measuredOne = deckKind.withDimension(lone, "edges.a.length", 3e9, "3 m", metric);
+    expect(measuredOne.follows.how).toBe("side");
+    expect(
+      deckKind.problems(deckKind.withDimension(lone, "sideFrom", -1, "", metric), metric).map(({ code }) => code),
+    ).toEqual(["not-positive"]);
+    let made = 0;
+    const [copy] = renameParts([lone, kitchen], () => `new-${++made}`).filter(isDeck);
+    expect(copy?.follows).toMatchObject({ how: "side", roomId: "new-2" });
   });
 });

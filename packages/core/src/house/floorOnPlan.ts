@@ -1,4 +1,4 @@
-import { distance, headingFrom, leftOf, minus, offsetEdges, type Point, rightOf, turned } from "../geometry";
+import { along, distance, headingFrom, leftOf, minus, offsetEdges, type Point, rightOf, turned } from "../geometry";
 import {
   type FoundFloor,
   type FoundLine,
@@ -11,7 +11,7 @@ import {
   overhangOf,
   runsWithJoists,
 } from "../kinds";
-import { onPlan } from "../parts/walkedOutline";
+import { onPlan, outlineOf } from "../parts/walkedOutline";
 import { metres, millimetres, type Nanometres } from "../units";
 import { footprintOf } from "./footprint";
 import { type FootprintEdge, footprintEdges } from "./footprintEdges";
@@ -170,10 +170,31 @@ function foundOn(part: Joisted, storey: StoreyPlan, plan: JobPlan, apart: number
   return { supports, doubled, short, apart, missing };
 }
 
+/** Along a side of the house as it lies now: Edge A runs along it, and what it closes off lies outside. */
+function besideHouse<P extends Joisted>(part: P, storey: StoreyPlan): P {
+  if (part.follows.how !== "side") return part;
+  const { roomId, side, from } = part.follows;
+  const found = footprintEdges(storey).find(({ id }) => id === `${roomId}/${side}`);
+  const known = { supports: [], doubled: [], short: [], apart: 0 };
+  if (!found) return { ...part, found: { ...known, missing: 1 } };
+  // The house lies on the left of its sides: what has its inside on the left of Edge A runs against them.
+  const outline = outlineOf(part.edges);
+  const against = outline.ok ? outline.inwards === 1 : (part.edges[0]?.turnDegrees ?? 90) > 0;
+  const [start, end] = against ? [found.to, found.from] : [found.from, found.to];
+  const heading = headingFrom(start, end) ?? { x: 1, y: 0 };
+  const begins = against ? (from.valueNm ?? 0) : found.lengthNm - (from.valueNm ?? 0) - edgeNm(part);
+  const at = along(start, heading, begins);
+  const place = { xNm: at.xNm, yNm: at.yNm, turnDegrees: degreesOf({ from: start, to: end }) };
+  return { ...part, place, found: { ...known, missing: 0 } };
+}
+
+const edgeNm = ({ edges }: Joisted): Nanometres => edges[0]?.length.valueNm ?? 0;
+
 /** Joists as the plan has them: over what they follow, with the walls that carry them and those that stand on them. */
 export function resolveJoisted<P extends Joisted>(part: P, plan: JobPlan): P {
   const storey = plan.storeys.find(({ name }) => name === part.storey);
   if (!storey || part.follows.how === "own") return part;
+  if (part.follows.how === "side") return besideHouse(part, storey);
   const { ring, apart } = ringUnder(part, storey);
   const laid = overPlan(part, ring);
   return { ...laid, found: foundOn(laid, storey, plan, apart) };

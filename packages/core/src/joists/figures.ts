@@ -4,7 +4,7 @@ import type { DimensionSlot } from "../parts/partKind";
 import { edgeLetter, followRectangle } from "../parts/walkedOutline";
 import type { Nanometres } from "../units";
 import { shiftToJoists } from "./lines";
-import type { FloorOpening, Joisted, SpotKind, Support } from "./schema";
+import type { FloorOpening, Follows, Joisted, SpotKind, Support } from "./schema";
 
 const OWN = [
   ["top", "Top of the joists above the storey’s floor"],
@@ -21,6 +21,9 @@ const OPENING_FIGURES = [
   ["length", "Length along Edge A"],
   ["width", "Width in from Edge A"],
 ] as const;
+
+/** Where Edge A begins along a side of the house. */
+const SIDE_FROM = "sideFrom";
 
 const SPOT_FIGURES = [
   ["along", "Along Edge A from its start"],
@@ -109,6 +112,16 @@ export const joistDimensions = (part: Joisted): DimensionSlot[] => [
     of: `Edge ${edgeLetter(part.edges, id)}`,
     dimension: length,
   })),
+  ...(part.follows.how === "side"
+    ? [
+        {
+          path: SIDE_FROM,
+          label: "Edge A begins, from the right end of its side of the house seen from outside",
+          of: "",
+          dimension: part.follows.from,
+        },
+      ]
+    : []),
   ...part.edges.flatMap(({ id, overhang }) =>
     overhang
       ? [
@@ -162,6 +175,8 @@ export const joistDimensions = (part: Joisted): DimensionSlot[] => [
 function withLength<P extends Joisted>(part: P, path: string, to: (now: Dimension) => Dimension): P {
   const own = OWN.find(([name]) => name === path)?.[0];
   if (own) return { ...part, [own]: to(part[own]) };
+  if (path === SIDE_FROM && part.follows.how === "side")
+    return { ...part, follows: { ...part.follows, from: to(part.follows.from) } };
   const [, list, id, figure] = /^(edges|openings|supports|doubled|spots)\.([^.]+)\.([^.]+)$/.exec(path) ?? [];
   const refuse = (): never => {
     throw new Error(`${part.kind}: "${path}" is not one of its figures`);
@@ -181,7 +196,7 @@ function withLength<P extends Joisted>(part: P, path: string, to: (now: Dimensio
       openings: changeById(part.openings, id, (each) => ({ ...each, [ofOpening]: to(each[ofOpening]) })),
     };
   const ofSpot = SPOT_FIGURES.find(([name]) => name === figure)?.[0];
-  if (list === "spots" && ofSpot && part.spots.some((each) => each.id === id))
+  if (path.startsWith("spots.") && ofSpot && part.spots.some((each) => each.id === id))
     return { ...part, spots: changeById(part.spots, id, (each) => ({ ...each, [ofSpot]: to(each[ofSpot]) })) };
   if (list === "supports" && figure === "at" && part.supports.some((each) => each.id === id))
     return { ...part, supports: changeById(part.supports, id, (each) => ({ ...each, at: to(each.at) })) };
@@ -189,6 +204,9 @@ function withLength<P extends Joisted>(part: P, path: string, to: (now: Dimensio
     return { ...part, doubled: changeById(part.doubled, id, (each) => ({ ...each, at: to(each.at) })) };
   return refuse();
 }
+
+/** Edges that somebody measured are no longer the plan's; along a side of the house they are anybody's. */
+export const withOwnEdges = (follows: Follows): Follows => (follows.how === "side" ? follows : { how: "own" });
 
 /** Setters of the kind; in a rectangle the side opposite to one that was measured follows it. */
 export function joistSetters<P extends Joisted>() {
@@ -198,8 +216,7 @@ export function joistSetters<P extends Joisted>() {
     withDimension: (part: P, path: string, valueNm: number, typed: string): P => {
       const changed = withDimension(part, path, valueNm, typed);
       if (!/^edges\..*\.length$/.test(path)) return changed;
-      // An edge that somebody measured is no longer the plan's.
-      return { ...changed, follows: { how: "own" }, edges: [...followRectangle(changed.edges)] };
+      return { ...changed, follows: withOwnEdges(changed.follows), edges: [...followRectangle(changed.edges)] };
     },
   };
 }

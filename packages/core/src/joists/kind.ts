@@ -21,7 +21,7 @@ import {
 import { joistProblems } from "./problems";
 import { JOIST_QUANTITIES, joistMeasures, joistQuantities } from "./quantities";
 import { JOIST_ROLES } from "./roles";
-import type { JoistEdge, Joisted } from "./schema";
+import type { Follows, JoistEdge, Joisted } from "./schema";
 
 export const newJoistEdge = (id: string): JoistEdge => ({ id, length: unmeasured, turnDegrees: 90, bears: null });
 
@@ -52,6 +52,11 @@ function needsStanding({ supports, edges, spots, settled }: Joisted): boolean {
     supports.some(({ kind }) => kind !== "wall") ||
     edges.some(({ bears }) => onBeam(bears ?? settled?.choices.edgesBear ?? null))
   );
+}
+
+function renamedIn(follows: Follows, renamed: (id: string) => string): Follows {
+  if (follows.how === "rooms") return { how: "rooms", roomIds: follows.roomIds.map(renamed) };
+  return follows.how === "side" ? { ...follows, roomId: renamed(follows.roomId) } : follows;
 }
 
 const asksFor = (part: Joisted) =>
@@ -93,10 +98,7 @@ export function joistedKindFields<P extends Joisted>(
       part.edges.some(({ length }) => length.valueNm === null) || gapPoint(part.edges, "metric").length > 0,
     dimensions: asksFor,
     ...joistSetters<P>(),
-    withReferences: (part, renamed) =>
-      part.follows.how === "rooms"
-        ? { ...part, follows: { how: "rooms", roomIds: part.follows.roomIds.map(renamed) } }
-        : part,
+    withReferences: (part, renamed) => ({ ...part, follows: renamedIn(part.follows, renamed) }),
     nameOfItem: (part, id) =>
       floorOpeningName(part, id) ??
       supportName(part, id) ??

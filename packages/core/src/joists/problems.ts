@@ -9,7 +9,7 @@ import type { Joisted } from "./schema";
 /** Higher floors than this stand on no posts. */
 const HIGHEST_NM = metres(30);
 /** Places that may lie on the edge itself. */
-const FROM_NOTHING = /\.(along|off|at|overhang)$|Shift$/;
+const FROM_NOTHING = /\.(along|off|at|overhang)$|Shift$|^sideFrom$/;
 
 /** What keeps joists from being laid at all: the rest is told beside its figure, and counted as near as it can be. */
 export function joistProblems(part: Joisted, { system }: PartContext): Problem[] {

@@ -67,8 +67,10 @@ export const followsSchema = z.discriminatedUnion("how", [
   z.object({ how: z.literal("own") }),
   z.object({ how: z.literal("outside") }),
   z.object({ how: z.literal("rooms"), roomIds: z.array(id).min(1).max(60) }),
+  /** Edge A along a side of the house, from outside: the wall of a room, and which of its stretches; begun so far from its right end. */
+  z.object({ how: z.literal("side"), roomId: id, side: z.string().min(1).max(80), from: dimensionSchema }),
 ]);
-/** What an outline goes along with: nothing, the outside of its storey, or some of its rooms. */
+/** What an outline goes along with: nothing, the outside of its storey, some of its rooms, or one side of the house. */
 export type Follows = z.infer<typeof followsSchema>;
 
 /** A line that the plan knows of, in the part's own figures. */
@@ -81,7 +83,7 @@ export type FoundFloor = {
   readonly short: readonly string[];
   /** Rooms it should lie over that hang together with the others nowhere, and have no floor of it. */
   readonly apart: number;
-  /** Rooms it goes along with that are no longer there, or do not close. */
+  /** Rooms it goes along with that are no longer there, or do not close; the side of the house that it lies along. */
   readonly missing: number;
 };
 

@@ -105,7 +105,7 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
     ...house,
     ...lanternGround(randomUUID, context),
     ...lanternFloors(house, randomUUID, context),
-    ...lanternDeck(randomUUID, context),
+    ...lanternDeck(house, randomUUID, context),
   ];
   await insertParts(manager, companyId, row.id, owner, parts);
   await issueQuote(manager, companyId, row.id, owner, quoteDate(undefined));

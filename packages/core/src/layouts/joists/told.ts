@@ -210,7 +210,15 @@ function foundTold({ plan: { part } }: LaidJoists): Problem[] {
       `${name} carries, and runs only part of the way across the joists: it is not counted on. Put a support in where it carries them.`,
     ),
   );
-  if (missing > 0) {
+  if (missing > 0 && part.follows.how === "side")
+    told.push(
+      problem(
+        "side-gone",
+        "follows",
+        "The side of the house that it lies along is no longer there: it lies as it lay before.",
+      ),
+    );
+  else if (missing > 0) {
     const many = missing === 1 ? "A room that it lies over is" : `${missing} rooms that it lies over are`;
     told.push(
       problem(
