@@ -239,6 +239,15 @@ const lengths = (deck: Deck): Pick<Deck, "edges"> => ({
   })),
 });
 
+describe("what lies in one place already", () => {
+  it("a block of a row of blocking is the block under the frame", () => {
+    // One row in a span of 96: at 48, where the third of the blocks beside each side would lie.
+    const { pieces } = counted({ ...porch, choices: { blocking: "one" } });
+    expect(many(pieces, "floor-block")).toBe(12);
+    expect(many(pieces, "frame-block")).toBe(8);
+  });
+});
+
 describe("a beam longer than it is sold", () => {
   const sold = { ...library, longestSold: new Map([["treated/2x10", tape("16'", "imperial")]]) };
   const long = deckOf("imperial", { "edges.a.length": "20'", "edges.b.length": "8'", rise: "3'" });

@@ -1,7 +1,15 @@
-import type { FramingPiece } from "../../../drawing/piece";
+import type { FramingPiece, Piece } from "../../../drawing/piece";
 import { acrossBand, type Span, withoutSpans } from "../../../joists/chords";
 import { type JoistEdgeUV, reachOf, runsWithJoists, type UV } from "../../../joists/shape";
-import { type CutJoist, cornersUV, type FloorPlan, inStock, type Longest, levelStick } from "../../../layouts/joists";
+import {
+  type CutJoist,
+  cornersUV,
+  type FloorPlan,
+  inStock,
+  type LaidJoists,
+  type Longest,
+  levelStick,
+} from "../../../layouts/joists";
 import { type Section, sectionOf } from "../../../parts/section";
 import type { Nanometres } from "../../../units";
 import type { DeckChoices } from "../choices";
@@ -146,10 +154,20 @@ function frameBlocks(deck: Deck, joists: readonly CutJoist[], { plan, choices }:
     });
 }
 
+/** A row of blocking that lies there already is such a block. */
+const isFree = (block: FramingPiece, framing: readonly Piece[]): boolean =>
+  !framing.some(
+    (other) =>
+      other.role === "floor-block" &&
+      other.xNm < block.xNm + block.widthNm &&
+      block.xNm < other.xNm + other.widthNm &&
+      other.yNm < block.yNm + block.heightNm &&
+      block.yNm < other.yNm + other.heightNm,
+  );
+
 /** Boards over the joists: the picture frame along its sides, rows across the joists within it. */
 export function layBoards(
-  plan: FloorPlan,
-  joists: readonly CutJoist[],
+  { plan, joists, pieces: framing }: LaidJoists,
   deck: Deck,
   choices: DeckChoices,
   longest: Longest,
@@ -161,6 +179,6 @@ export function layBoards(
   const { u0, u1 } = reachOf(lies.field.map(({ from }) => from));
   const rows = boardRows(u1 - u0, board.depthNm, choices);
   const { pieces, looseJoints } = fieldBoards(lies.field, rows, joists, boards);
-  const blocks = frame.length > 0 ? frameBlocks(deck, joists, boards) : [];
+  const blocks = frame.length > 0 ? frameBlocks(deck, joists, boards).filter((block) => isFree(block, framing)) : [];
   return { pieces: [...frame, ...pieces, ...blocks], rows, frameTooWide: lies.frameTooWide, looseJoints };
 }

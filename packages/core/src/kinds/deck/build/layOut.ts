@@ -8,6 +8,7 @@ import { joistWords, laidOnJoists } from "../../floor/build/laidOnJoists";
 import { manyWords } from "../../raft/build/layOut";
 import { DECK_PARAMETERS, type DeckChoices, deckChoicesOf } from "../choices";
 import { drawDeck } from "../draw";
+import { OVER_JOISTS } from "../roles";
 import type { Deck } from "../schema";
 import { guardSides, standingNm, withBearings } from "../sides";
 import { flightsOf } from "../stairs";
@@ -40,7 +41,7 @@ export function layOutDeck(entered: Deck, assembly: Assembly, site: Site): LaidP
   const many = expectedOfDeck(deck, choices, context) > MOST_JOIST_PIECES;
   const laidBoards = new WeakMap<LaidJoists, LaidBoards>();
   const boardsOf = (laid: LaidJoists, longest: Longest): LaidBoards => {
-    const boards = layBoards(laid.plan, laid.joists, deck, choices, longest);
+    const boards = layBoards(laid, deck, choices, longest);
     laidBoards.set(laid, boards);
     return boards;
   };
@@ -60,6 +61,7 @@ export function layOutDeck(entered: Deck, assembly: Assembly, site: Site): LaidP
     },
     panelsAre: "Deck",
     draw: () => drawDeck(deck, context),
+    over: OVER_JOISTS,
   });
 }
 

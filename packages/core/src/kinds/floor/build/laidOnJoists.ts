@@ -102,14 +102,16 @@ function answersOf(panels: FloorPanels | undefined) {
   };
 }
 
-const planRoleOf = (piece: Piece): PlanRole => {
+function planRoleOf(piece: Piece, over: ReadonlySet<string>): PlanRole {
   if (isSheet(piece)) return "panel";
   if (!isFraming(piece)) return "metal";
-  return roleOf(piece.role)?.tone === "board" ? "board" : "timber";
-};
+  return over.has(piece.role) ? "board" : "timber";
+}
+
+const NONE: ReadonlySet<string> = new Set();
 
 /** A plan with every stick on it, and what is seen when it is lit. */
-function withPieces(drawing: Drawing, pieces: readonly Piece[]): Drawing {
+function withPieces(drawing: Drawing, pieces: readonly Piece[], over: ReadonlySet<string> = NONE): Drawing {
   if (drawing.kind !== "plan") return drawing;
   const shapes = pieces.map((piece): PlanShape => {
     const { id, xNm, yNm, widthNm, heightNm } = piece;
@@ -120,7 +122,7 @@ function withPieces(drawing: Drawing, pieces: readonly Piece[]): Drawing {
       corner(1, 1),
       corner(0, 1),
     ];
-    return { id, role: planRoleOf(piece), points, closed: true };
+    return { id, role: planRoleOf(piece, over), points, closed: true };
   });
   return { ...drawing, shapes: [...drawing.shapes, ...shapes] };
 }
@@ -156,6 +158,8 @@ export type OnJoists = {
   readonly panelsAre: string;
   /** As the kind is drawn, where that is more than its outline and openings. */
   readonly draw?: () => Drawing;
+  /** Roles of what lies over the joists, and is seen through on the plan. */
+  readonly over?: ReadonlySet<string>;
 };
 
 /** Lays out a part of joists: joists, what carries and stiffens them, what its kind adds, panels over them. */
@@ -174,7 +178,7 @@ export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind
   const sticks = (role: string) => (byRole.get(role) ?? []).filter(isFraming);
   return {
     pieces,
-    draw: () => withPieces(kind.draw?.() ?? drawJoisted(part, context), pieces),
+    draw: () => withPieces(kind.draw?.() ?? drawJoisted(part, context), pieces, kind.over),
     laid: {
       lengthsNm: (role) => (byRole.get(role) ?? []).map((piece) => (isFraming(piece) ? piece.cutLengthNm : 0)),
       ask: answersOf(panels),
