@@ -1,11 +1,14 @@
 import {
   bestPanelsOf,
   countPart,
+  type Deck,
+  deckKind,
   type Floor,
   type FloorOpening,
   feet,
   floorKind,
   measured,
+  newStair,
   partContext,
 } from "@wide-porch/core/reckoning";
 import { library } from "@wide-porch/library";
@@ -52,6 +55,22 @@ const floorOf = (round: number): Floor => {
   };
 };
 
+/** 40 x 16 ft, 5 ft up, with two stairs. */
+const deckOf = (round: number): Deck => {
+  const deck = deckKind.defaults("deck", "Deck", partContext("imperial", library));
+  const stair = (id: string, along: number) => ({
+    ...newStair(id, "c", "imperial"),
+    along: measured(feet(along), ""),
+    width: measured(feet(4), ""),
+  });
+  return {
+    ...deck,
+    edges: deck.edges.map((edge, index) => ({ ...edge, length: measured(feet(index % 2 === 0 ? 40 : 16), "") })),
+    rise: measured(feet(5) + round * 1_000_000, ""),
+    stairs: [stair("one", 4), stair("two", 30)],
+  };
+};
+
 const { pieces } = countPart(floorOf(0), "imperial", library);
 report(
   `a floor of 60 x 40 ft with three openings recounted and drawn, ${pieces.length} pieces`,
@@ -62,4 +81,9 @@ report(
   "the best start of its panels",
   times(5, (round) => bestPanelsOf(floorOf(round), "imperial", library)),
   1000,
+);
+report(
+  `a deck of 40 x 16 ft with two stairs recounted and drawn, ${countPart(deckOf(0), "imperial", library).pieces.length} pieces`,
+  times(ROUNDS, (round) => countPart(deckOf(round), "imperial", library).drawing).slice(50),
+  10,
 );

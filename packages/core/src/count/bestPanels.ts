@@ -1,5 +1,5 @@
 import { builderOf, type Library, partContext, settlePart, slotValues } from "../assemblies";
-import { ALONE, isJoistedPart, JOIST_PARAMETERS, joistChoicesOf, type Part } from "../kinds";
+import { ALONE, isJoistedPart, JOIST_PARAMETERS, joistChoicesOf, kindOf, type Part } from "../kinds";
 import { manyPanels, panelSize } from "../kinds/floor/build/laidOnJoists";
 import { longestSold } from "../kinds/roof/build/longest";
 import { bestStart, expectedPieces, layJoists, MOST_JOIST_PIECES, type TriedStart } from "../layouts/joists";
@@ -14,6 +14,8 @@ export function bestPanelsOf(entered: Part, system: MeasuringSystem, library: Li
   const assembly = builderOf(entered, system, library);
   if (!isJoistedPart(part) || !assembly) return undefined;
   const context = partContext(system, library);
+  // What cannot be counted has no panels either.
+  if (kindOf(part).problems(part, context).length > 0) return undefined;
   const choices = joistChoicesOf(part, system);
   if (expectedPieces(part, choices) > MOST_JOIST_PIECES) return undefined;
   const laid = layJoists(part, choices, context, longestSold(assembly, library));

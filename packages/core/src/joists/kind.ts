@@ -18,7 +18,7 @@ import {
   spotName,
   supportName,
 } from "./figures";
-import { joistProblems } from "./problems";
+import { joistProblems, sectionProblems } from "./problems";
 import { JOIST_QUANTITIES, joistMeasures, joistQuantities } from "./quantities";
 import { JOIST_ROLES } from "./roles";
 import type { Follows, JoistEdge, Joisted } from "./schema";
@@ -85,7 +85,7 @@ export function joistedKindFields<P extends Joisted>(
     draw: drawJoisted,
     across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
     placeOf: ({ place, top }) => ({ ...place, heightNm: top.valueNm ?? 0 }),
-    problems: joistProblems,
+    problems: (part, context) => [...joistProblems(part, context), ...sectionProblems(part, parameters, context)],
     openPoints: (part, context) => [
       ...figurePoints(
         asksFor(part).filter(({ path }) => !followsByItself(part, path)),

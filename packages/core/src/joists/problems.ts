@@ -1,7 +1,9 @@
 import { atMost, LARGEST_SIDE_NM } from "../parts/limits";
 import type { PartContext } from "../parts/partKind";
+import type { SlotParameter } from "../parts/slot";
 import { edgeLetter, outlineOf } from "../parts/walkedOutline";
 import { type Problem, problem } from "../problems/problem";
+import { ownValue } from "../records/ownValue";
 import { metres } from "../units";
 import { joistDimensions } from "./figures";
 import type { Joisted } from "./schema";
@@ -29,3 +31,17 @@ export function joistProblems(part: Joisted, { system }: PartContext): Problem[]
   const [a, b] = outline.edges.map(({ id }) => `Edge ${edgeLetter(part.edges, id)}`);
   return [...figures, problem("outline-crosses", `edges.${outline.edges[1].id}.length`, `${a} and ${b} cross.`)];
 }
+
+/** Timber that is in no list: nothing can be laid of it. */
+export const sectionProblems = (
+  { settled }: Joisted,
+  parameters: readonly SlotParameter[],
+  { sections }: PartContext,
+): Problem[] => {
+  const chosen = new Map(Object.entries<unknown>(settled?.choices ?? {}));
+  return parameters.flatMap(({ name, label, kind, path }) => {
+    const id = kind === "section" ? chosen.get(name) : undefined;
+    if (id === undefined || ownValue(sections, String(id))) return [];
+    return [problem("no-section", path, `${label}: there is no timber “${String(id)}” in the list.`)];
+  });
+};

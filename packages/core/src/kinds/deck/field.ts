@@ -1,6 +1,6 @@
 import { type JoistEdgeUV, joistShape, reachOf } from "../../joists/shape";
 import type { PartContext } from "../../parts/partKind";
-import { sectionOf } from "../../parts/section";
+import { ownValue } from "../../records/ownValue";
 import type { Nanometres } from "../../units";
 import type { DeckChoices } from "./choices";
 import { isLeft, movedRing } from "./outline";
@@ -35,15 +35,15 @@ export function boardField(
   return { outer, within, field, frameBoards: asked, frameTooWide };
 }
 
-/** The rows of boards of a deck and how wide a board is; undefined while it does not close. */
+/** The rows of boards of a deck and how wide a board is; undefined while it does not close, or is of boards in no list. */
 export function rowsOfDeck(
   deck: Deck,
   choices: DeckChoices,
   { sections }: Pick<PartContext, "sections">,
 ): { readonly rows: BoardRows; readonly boardNm: Nanometres; readonly depthNm: Nanometres } | undefined {
   const shape = joistShape(deck);
-  if (!shape) return undefined;
-  const boardNm = sectionOf(sections, choices.boardSection).depthNm;
+  const boardNm = ownValue(sections, choices.boardSection)?.depthNm;
+  if (!shape || boardNm === undefined) return undefined;
   const { u0, u1 } = reachOf(boardField(deck, shape.edges, choices, boardNm).field.map(({ from }) => from));
   return { rows: boardRows(u1 - u0, boardNm, choices), boardNm, depthNm: u1 - u0 };
 }

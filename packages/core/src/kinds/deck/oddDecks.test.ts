@@ -200,6 +200,15 @@ describe("figures nobody would type", () => {
     expect(told(wide, "metric").length).toBeGreaterThan(0);
   });
 
+  it.each(["boardSection", "railSection", "joistSection", "guardPostSection", "riserSection", "beamSection"])(
+    "timber that is in no list is said, and nothing is laid of it: %s",
+    (name) => {
+      const deck = { ...high, choices: { [name]: "nope" } };
+      expect(told(deck)).toEqual([["no-section", `choices.${name}`]]);
+      expect(() => deckKind.dimensions(deck, contexts.imperial)).not.toThrow();
+    },
+  );
+
   it("figures that keep it from being one are refused: a height of nothing, a stair below zero", () => {
     const deck = { ...high, stairs: [stairOf("imperial", { along: "2'", width: "4'" })] };
     const after = (path: string, nm: number) =>

@@ -1,7 +1,7 @@
 import type { JoistEdge } from "../../joists/schema";
 import { bearingOf, isUnborne, joistShape, reachOf, runsWithJoists } from "../../joists/shape";
 import type { PartContext } from "../../parts/partKind";
-import { sectionOf } from "../../parts/section";
+import { ownValue } from "../../records/ownValue";
 import type { Nanometres } from "../../units";
 import type { DeckChoices } from "./choices";
 import type { Deck } from "./schema";
@@ -51,7 +51,8 @@ export function standingNm(
   { sections }: Pick<PartContext, "sections">,
 ): Nanometres | null {
   if (standing.valueNm !== null || rise.valueNm === null) return standing.valueNm;
-  return Math.max(0, rise.valueNm - sectionOf(sections, boardSection).thicknessNm);
+  // Boards that are in no list are a problem of their own.
+  return Math.max(0, rise.valueNm - (ownValue(sections, boardSection)?.thicknessNm ?? 0));
 }
 
 /** The longest stretch of joist between two things that carry it; 0 where there are no two. */

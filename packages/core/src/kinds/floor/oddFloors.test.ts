@@ -219,3 +219,9 @@ describe("the best start of panels", () => {
     ).toBeUndefined();
   });
 });
+
+it("timber that is in no list is said, and nothing is laid or looked for with it", () => {
+  const floor = floorOf("imperial", sides, { choices: { joistSection: "nope" } });
+  expect(told(floor)).toEqual([["no-section", "choices.joistSection"]]);
+  expect(bestPanelsOf(floor, "imperial", library)).toBeUndefined();
+});

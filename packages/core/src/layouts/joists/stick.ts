@@ -1,13 +1,18 @@
 import type { FramingPiece, HardwarePiece } from "../../drawing/piece";
 import type { SpaceFigure } from "../../drawing/spaceFigure";
-import { boundsOf, headingFrom, type Point, signedArea } from "../../geometry";
+import { boundsOf, headingFrom, type Point } from "../../geometry";
 import type { Area, JoistShape, UV } from "../../joists/shape";
 import type { Section } from "../../kinds";
 import { type Nanometres, toMetres } from "../../units";
 
 const rectangleRound = (points: readonly Point[]) => {
   const { min, max } = boundsOf(points) ?? { min: { xNm: 0, yNm: 0 }, max: { xNm: 0, yNm: 0 } };
-  return { ...min, widthNm: Math.max(1, max.xNm - min.xNm), heightNm: Math.max(1, max.yNm - min.yNm) };
+  return {
+    xNm: min.xNm,
+    yNm: min.yNm,
+    widthNm: Math.max(1, max.xNm - min.xNm),
+    heightNm: Math.max(1, max.yNm - min.yNm),
+  };
 };
 
 /** An outline on plan between two heights above the top of the joists. */
@@ -58,9 +63,13 @@ export const cornersUV = ({ u0, u1, v0, v1 }: Area): UV[] => [
   { u: u0, v: v1 },
 ];
 
-/** All of a plan run the same way round, so that where two lie over each other neither is cut out. */
-const againstClock = (points: readonly Point[]): readonly Point[] =>
-  signedArea(points) < 0 ? points.toReversed() : points;
+/** All of a plan run the same way round, so that where two lie over each other neither is cut out. No corner of a stick turns inwards. */
+function againstClock(points: readonly Point[]): readonly Point[] {
+  const [a, b, c] = points;
+  if (!a || !b || !c) return points;
+  const turn = (b.xNm - a.xNm) * (c.yNm - a.yNm) - (b.yNm - a.yNm) * (c.xNm - a.xNm);
+  return turn < 0 ? points.toReversed() : points;
+}
 
 /** A stick that lies level, where it is on plan and in space. */
 export function levelStick(stick: Stick, { fromUV }: Pick<JoistShape, "fromUV">): FramingPiece {
