@@ -1,4 +1,4 @@
-import { alongSide, footprintEdges, formatLength, kindOf, type StoreyPlan } from "@wide-porch/core";
+import { alongSide, footprintEdges, formatLength, nameOfFace, type StoreyPlan } from "@wide-porch/core";
 import { Picker, type PickerOption } from "../components/Picker";
 import { useJob } from "../job/JobContext";
 import { useJobLater } from "../job/useJobLater";
@@ -17,9 +17,11 @@ type Side = PickerOption & {
 function sidesOf(storeys: readonly StoreyPlan[], say: (nm: number) => string): Side[] {
   return storeys.flatMap((storey) =>
     footprintEdges(storey).flatMap(({ id, roomId, faceId, lengthNm }): Side[] => {
-      const room = storey.rooms.find((each) => each.room.id === roomId)?.room;
-      if (!room) return [];
-      const wall = kindOf(room).nameOfItem?.(room, faceId) ?? "";
+      const placed = storey.rooms.find((each) => each.room.id === roomId);
+      if (!placed) return [];
+      const { room, outline } = placed;
+      const face = outline.faces.find((each) => each.id === faceId);
+      const wall = face ? nameOfFace(room, outline.faces, face) : "";
       const names = [room.name, wall].filter((each) => each !== "").join(", ");
       const under = storeys.length > 1 ? `${storey.name}, ${say(lengthNm)}` : say(lengthNm);
       const side = id.slice(roomId.length + 1);

@@ -35,7 +35,8 @@ export function SpotsPanel({ part, slots, active, told, onChange, onFigure }: Pr
       onFigure(`spots.${id}.along`);
   };
   return (
-    <Folded title="Posts and hardware at places" under={spotWords(part)}>
+    // The tape pad takes its place on a phone: unfolded again behind it, where there is something in it.
+    <Folded title="Posts and hardware at places" under={spotWords(part)} startsOpen={part.spots.length > 0}>
       {part.spots.map(({ id }) => {
         const name = spotName(part, id) ?? "";
         return (

@@ -2,11 +2,11 @@ import type { Drawing, PlanFigure, PlanLabel, PlanShape } from "../drawing/drawi
 import { boundsOf, headingFrom, rightOf } from "../geometry";
 import type { PartContext } from "../parts/partKind";
 import { cornersOf, edgeLetter } from "../parts/walkedOutline";
-import { formatLength } from "../units";
+import { formatLength, metres, millimetres } from "../units";
 import { joistChoicesOf } from "./choices";
-import { floorOpeningName } from "./figures";
+import { floorOpeningName, spotName } from "./figures";
 import type { FloorOpening, Joisted } from "./schema";
-import { type Area, cornersOfArea, type JoistShape, joistShape, openingArea } from "./shape";
+import { type Area, cornersOfArea, type JoistShape, joistShape, openingArea, spotPlace } from "./shape";
 
 function edgeFigures(part: Joisted, shape: JoistShape, { system }: PartContext): PlanFigure[] {
   return shape.placed.flatMap(({ edge, from, to }): PlanFigure[] => {
@@ -44,6 +44,20 @@ function openingLabels(part: Joisted, shape: JoistShape, context: PartContext): 
   });
 }
 
+/** What a spot is called is written beside it, in so much room. */
+const SPOT_LABEL = { widthNm: metres(1.2), heightNm: millimetres(400) };
+
+/** What stands at places of its own, by its kind. */
+const spotLabels = (part: Joisted, { fromUV }: JoistShape): PlanLabel[] =>
+  part.spots.flatMap((spot): PlanLabel[] => {
+    const place = spotPlace(spot, part);
+    if (!place) return [];
+    const { xNm, yNm } = fromUV(place);
+    // Above it, so that it is seen itself.
+    const at = { xNm, yNm: yNm + SPOT_LABEL.heightNm / 2 };
+    return [{ id: `name-${spot.id}`, at, lines: [spotName(part, spot.id) ?? ""], ...SPOT_LABEL }];
+  });
+
 /** Seen from above: the outline with its openings and figures; a walk while it does not close. */
 export function drawJoisted(part: Joisted, context: PartContext): Drawing {
   const shape = joistShape(part);
@@ -60,6 +74,6 @@ export function drawJoisted(part: Joisted, context: PartContext): Drawing {
     kind: "plan",
     shapes: [{ id: "floor", role: "slope", points: shape.polygon, closed: true }, ...openings],
     figures: edgeFigures(part, shape, context),
-    labels: openingLabels(part, shape, context),
+    labels: [...openingLabels(part, shape, context), ...spotLabels(part, shape)],
   };
 }

@@ -2,7 +2,7 @@ import { type Point, type Polygon, signedArea } from "../geometry";
 import { outlineOf, type PlacedEdge } from "../parts/walkedOutline";
 import type { Nanometres } from "../units";
 import type { JoistChoices } from "./choices";
-import type { FloorOpening, JoistEdge, Joisted } from "./schema";
+import type { FloorOpening, JoistEdge, Joisted, JoistSpot } from "./schema";
 
 /**
  * Joists are placed in axes of their own: `u` along them, `v` across, both from the first corner with the inside above zero. Whole
@@ -92,6 +92,12 @@ export function openingArea(
   const [a0, a1] = [along.valueNm - more, along.valueNm + length.valueNm + more];
   const [b0, b1] = [off.valueNm - more, off.valueNm + width.valueNm + more];
   return runs === "along" ? { u0: a0, u1: a1, v0: b0, v1: b1 } : { u0: b0, u1: b1, v0: a0, v1: a1 };
+}
+
+/** Where something lies that was placed along Edge A and in from it; undefined while a figure is missing. */
+export function spotPlace({ along, off }: JoistSpot, { runs }: Pick<Joisted, "runs">): UV | undefined {
+  if (along.valueNm === null || off.valueNm === null) return undefined;
+  return runs === "along" ? { u: along.valueNm, v: off.valueNm } : { u: off.valueNm, v: along.valueNm };
 }
 
 export const overhangOf = ({ overhang }: JoistEdge): Nanometres => Math.max(0, overhang?.valueNm ?? 0);

@@ -1,10 +1,9 @@
-import { bearingOf, runsWithJoists, type UV } from "../../joists/shape";
+import { bearingOf, runsWithJoists, spotPlace, type UV } from "../../joists/shape";
 import { sectionOf } from "../../kinds";
 import type { Nanometres } from "../../units";
 import { acrossAt } from "./across";
 import { alongEdge, beamEdges } from "./edges";
 import type { FloorPlan } from "./floorPlan";
-import { spotAt } from "./spots";
 
 /** One beam from end to end: places along it and across its plies. */
 export type BeamRun = {
@@ -81,7 +80,7 @@ export function spacedPosts({ lengthNm }: BeamRun, { choices, context }: FloorPl
 /** All posts along a beam, in order: at the spacing, and at places of their own. */
 export function postsAlong(run: BeamRun, plan: FloorPlan): Nanometres[] {
   const own = plan.part.spots.flatMap((spot): Nanometres[] => {
-    const at = spot.kind === "post" ? spotAt(spot, plan) : undefined;
+    const at = spot.kind === "post" ? spotPlace(spot, plan.part) : undefined;
     return at && isOn(run, at, plan) ? [run.placeOf(at).alongNm] : [];
   });
   return [...own, ...spacedPosts(run, plan)].toSorted((a, b) => a - b);

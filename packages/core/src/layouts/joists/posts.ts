@@ -1,10 +1,10 @@
 import type { Piece } from "../../drawing/piece";
-import type { UV } from "../../joists/shape";
+import { spotPlace, type UV } from "../../joists/shape";
 import { sectionOf } from "../../kinds";
 import type { Nanometres } from "../../units";
 import { type BeamRun, beamRuns, isOn, spacedPosts } from "./beamRuns";
 import type { FloorPlan } from "./floorPlan";
-import { isInside, spotAt } from "./spots";
+import { isInside } from "./spots";
 import { levelStick, metalAt } from "./stick";
 
 type Place = { readonly id: string; readonly at: UV; readonly topNm: Nanometres };
@@ -20,7 +20,7 @@ function postPlaces(plan: FloorPlan): Place[] {
   const runs = beamRuns(plan);
   const inward = Math.floor(plan.beamThickNm / 2);
   const own = plan.part.spots.flatMap((spot): Place[] => {
-    const at = spot.kind === "post" ? spotAt(spot, plan) : undefined;
+    const at = spot.kind === "post" ? spotPlace(spot, plan.part) : undefined;
     if (!at || !isInside(plan, at)) return [];
     const under = runs.find((run) => isOn(run, at, plan));
     return [{ id: spot.id, at, topNm: topUnder(under, plan) }];

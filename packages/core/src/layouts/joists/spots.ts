@@ -1,18 +1,11 @@
 import type { Piece } from "../../drawing/piece";
 import { spotName } from "../../joists/figures";
-import type { JoistSpot } from "../../joists/schema";
-import type { UV } from "../../joists/shape";
+import { spotPlace, type UV } from "../../joists/shape";
 import { type Problem, problem } from "../../problems/problem";
 import { millimetres } from "../../units";
 import { acrossAt } from "./across";
 import type { FloorPlan } from "./floorPlan";
 import { metalAt } from "./stick";
-
-/** Where something lies that was placed along Edge A and in from it; nothing while a figure is missing. */
-export function spotAt({ along, off }: JoistSpot, { part }: FloorPlan): UV | undefined {
-  if (along.valueNm === null || off.valueNm === null) return undefined;
-  return part.runs === "along" ? { u: along.valueNm, v: off.valueNm } : { u: off.valueNm, v: along.valueNm };
-}
 
 /** What stands on the edge lies in it. */
 const AT_EDGE_NM = millimetres(1);
@@ -28,7 +21,7 @@ const METALS = { "hold-down": "floor-hold-down", strap: "floor-strap" } as const
 export const spotPieces = (plan: FloorPlan): Piece[] =>
   plan.part.spots.flatMap((spot): Piece[] => {
     if (spot.kind === "post") return [];
-    const at = spotAt(spot, plan);
+    const at = spotPlace(spot, plan.part);
     if (!at || !isInside(plan, at)) return [];
     return [metalAt(`spot-${spot.id}`, METALS[spot.kind], at, plan.shape, plan.joist.depthNm)];
   });
@@ -38,7 +31,7 @@ export const spotsTold = (plan: FloorPlan): Problem[] =>
   plan.part.spots.flatMap((spot): Problem[] => {
     const name = spotName(plan.part, spot.id) ?? "";
     const path = `spots.${spot.id}.along`;
-    const at = spotAt(spot, plan);
+    const at = spotPlace(spot, plan.part);
     if (!at) return [problem("spot-unplaced", path, `Nobody has said where ${name} is: it is not counted.`)];
     if (isInside(plan, at)) return [];
     return [problem("spot-outside", path, `${name} lies outside: it is not counted.`)];
