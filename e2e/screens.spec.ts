@@ -80,9 +80,9 @@ for (const colorScheme of ["light", "dark"] as const) {
       await axeFindsNothing(page, "how a rafter is cut");
       await page.getByRole("button", { name: "Close", exact: true }).click();
       await page.goto(`${job}/measure`);
-      await page.getByRole("link", { name: /^Boot room floor/ }).click();
+      await page.getByRole("link", { name: /^Porch deck/ }).click();
       await expect(page.getByTestId("live-count")).toBeVisible();
-      await axeFindsNothing(page, "floor");
+      await axeFindsNothing(page, "deck");
       await page.goto(`${job}/measure`);
       await page.getByRole("link", { name: /^House wall/ }).click();
       await page.getByRole("button", { name: "Choices of Window 1" }).click();
