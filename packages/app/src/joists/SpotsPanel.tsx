@@ -3,10 +3,10 @@ import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Folded } from "../components/Folded";
 import { ownSlots } from "../ground/Bands";
-import { Plus, Trash2 } from "../icons";
-import { FigureList } from "../measure/FigureList";
+import { Plus } from "../icons";
 import { newId } from "../sync/newId";
 import type { JoistPanelProps } from "./changes";
+import { ItemFigures } from "./ItemFigures";
 
 type Props = JoistPanelProps & {
   readonly told: readonly { readonly path: string; readonly message: string }[] | undefined;
@@ -37,29 +37,17 @@ export function SpotsPanel({ part, slots, active, told, onChange, onFigure }: Pr
   return (
     // The tape pad takes its place on a phone: unfolded again behind it, where there is something in it.
     <Folded title="Posts and hardware at places" under={spotWords(part)} startsOpen={part.spots.length > 0}>
-      {part.spots.map(({ id }) => {
-        const name = spotName(part, id) ?? "";
-        return (
-          <View key={id} className="gap-1">
-            <FigureList
-              slots={ownSlots(slots, `spots.${id}.`)}
-              activePath={active}
-              onOpen={onFigure}
-              title={name}
-              told={told}
-            />
-            <View className="flex-row">
-              <Button
-                label="Take it out"
-                name={`Take out: ${name}`}
-                kind="quiet"
-                icon={Trash2}
-                onPress={() => onChange((now) => ({ ...now, spots: now.spots.filter((each) => each.id !== id) }))}
-              />
-            </View>
-          </View>
-        );
-      })}
+      {part.spots.map(({ id }) => (
+        <ItemFigures
+          key={id}
+          name={spotName(part, id) ?? ""}
+          slots={ownSlots(slots, `spots.${id}.`)}
+          active={active}
+          told={told}
+          onFigure={onFigure}
+          onTakeOut={() => onChange((now) => ({ ...now, spots: now.spots.filter((each) => each.id !== id) }))}
+        />
+      ))}
       <View className="flex-row flex-wrap gap-2">
         {part.spots.length < MOST_JOIST_SPOTS
           ? KINDS.map(({ value, label }) => (

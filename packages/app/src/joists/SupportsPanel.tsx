@@ -3,10 +3,10 @@ import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Faint, Title } from "../components/Text";
 import { ownSlots } from "../ground/Bands";
-import { Plus, Trash2 } from "../icons";
-import { FigureList } from "../measure/FigureList";
+import { Plus } from "../icons";
 import { newId } from "../sync/newId";
 import type { JoistPanelProps } from "./changes";
+import { ItemFigures } from "./ItemFigures";
 
 type Props = JoistPanelProps & {
   readonly told: readonly { readonly path: string; readonly message: string }[] | undefined;
@@ -41,24 +41,15 @@ export function SupportsPanel({ part, slots, active, told, doubles, onChange, on
       <Title level={2}>What carries it between</Title>
       {lists.length === 0 ? <Faint>Joists run from edge to edge.</Faint> : null}
       {lists.map(({ list, id, name }) => (
-        <View key={id} className="gap-1">
-          <FigureList
-            slots={ownSlots(slots, `${list}.${id}.`)}
-            activePath={active}
-            onOpen={onFigure}
-            title={name}
-            told={told}
-          />
-          <View className="flex-row">
-            <Button
-              label="Take it out"
-              name={`Take out: ${name}`}
-              kind="quiet"
-              icon={Trash2}
-              onPress={() => onChange((now) => ({ ...now, [list]: now[list].filter((each) => each.id !== id) }))}
-            />
-          </View>
-        </View>
+        <ItemFigures
+          key={id}
+          name={name}
+          slots={ownSlots(slots, `${list}.${id}.`)}
+          active={active}
+          told={told}
+          onFigure={onFigure}
+          onTakeOut={() => onChange((now) => ({ ...now, [list]: now[list].filter((each) => each.id !== id) }))}
+        />
       ))}
       <View className="flex-row flex-wrap gap-2">
         {part.supports.length < MOST_SUPPORTS

@@ -1,13 +1,5 @@
-import type { Role } from "../parts/role";
+import { type Role, stickRole as stick } from "../parts/role";
 
-const stick = (id: string, words: string, tone: Role["tone"], group: string, mark: string): Role => ({
-  id,
-  words,
-  form: "stick",
-  tone,
-  group,
-  mark,
-});
 const metal = (id: string, words: string, group: string): Role => ({
   id,
   words,

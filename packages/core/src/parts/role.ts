@@ -41,3 +41,13 @@ export type Role = {
   /** One or two letters, as they are chalked on the piece; nothing for what nobody marks. */
   readonly mark?: string;
 };
+
+/** A role of what is cut from lengths. */
+export const stickRole = (id: string, words: string, tone: RoleTone, group: string, mark: string): Role => ({
+  id,
+  words,
+  form: "stick",
+  tone,
+  group,
+  mark,
+});

@@ -1,14 +1,5 @@
 import { JOIST_ROLES } from "../../joists/roles";
-import type { Role } from "../../parts/role";
-
-const stick = (id: string, words: string, tone: Role["tone"], group: string, mark: string): Role => ({
-  id,
-  words,
-  form: "stick",
-  tone,
-  group,
-  mark,
-});
+import { type Role, stickRole as stick } from "../../parts/role";
 
 const BOARDS = "Deck boards";
 const GUARD = "Guard";

@@ -1,13 +1,4 @@
-import type { Role } from "../../parts/role";
-
-const stick = (id: string, words: string, tone: Role["tone"], group: string, mark: string): Role => ({
-  id,
-  words,
-  form: "stick",
-  tone,
-  group,
-  mark,
-});
+import { type Role, stickRole as stick } from "../../parts/role";
 
 const RAFTERS = "Rafters";
 const TRUSSES = "Trusses";
