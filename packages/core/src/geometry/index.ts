@@ -1,3 +1,4 @@
+export * from "./boxIndex";
 export * from "./combine";
 export * from "./offset";
 export * from "./point";

@@ -1,4 +1,14 @@
-import { distance, dot, headingFrom, leftOf, type Point } from "../geometry";
+import {
+  type Bounds,
+  boundsOf,
+  distance,
+  dot,
+  headingFrom,
+  indexBoxes,
+  leftOf,
+  type Point,
+  widened,
+} from "../geometry";
 import { wallBacks } from "../kinds";
 import { millimetres, type Nanometres } from "../units";
 import { onStorey, type PlacedRoom } from "./place";
@@ -40,14 +50,21 @@ function alongNm(back: Back, from: Point, to: Point): Nanometres {
   return Math.min(Math.max(...ends), dot(to, heading)) - Math.max(Math.min(...ends), dot(from, heading));
 }
 
+/** The walls' backs that may lie along an edge: those that touch it. */
+function besideOf(from: Point, to: Point, backsNear: (box: Bounds) => Back[]): Back[] {
+  const box = boundsOf([from, to]);
+  return box ? backsNear(widened(box, IN_LINE_NM)) : [];
+}
+
 /** The outside of a storey side by side, each with an id that stays. Nothing while no room on it closes. */
 export function footprintEdges(storey: StoreyPlan): readonly FootprintEdge[] {
   const backs = storey.rooms.flatMap(backsOf);
+  const backsNear = indexBoxes(backs, ({ from, to }) => boundsOf([from, to]));
   const taken = new Map<string, number>();
   return (storey.footprint?.rings ?? []).flatMap((ring) =>
     ring.flatMap((from, index): FootprintEdge[] => {
       const to = ring[(index + 1) % ring.length] ?? from;
-      const best = backs
+      const best = besideOf(from, to, backsNear)
         .map((back) => ({ back, nm: alongNm(back, from, to) }))
         .reduce<{ back: Back; nm: number } | undefined>((a, b) => (b.nm > (a?.nm ?? 0) ? b : a), undefined);
       if (!best) return [];

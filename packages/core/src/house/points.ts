@@ -13,7 +13,7 @@ import { formatArea, formatLength, millimetres, type Nanometres } from "../units
 import { beyondOf } from "./newWall";
 import { openingsIn } from "./openings";
 import { cutThrough, leftOutOf, roomsAlong, type StandingWall, standingWall } from "./standing";
-import type { JobPlan, StoreyPlan } from "./storeyPlan";
+import { type JobPlan, MOST_OVERLAPS, type StoreyPlan } from "./storeyPlan";
 
 /** An open point of the plan, beside the part where it can be settled. */
 export type PlanPoint = { readonly partId: string; readonly partName: string; readonly point: OpenPoint };
@@ -62,15 +62,32 @@ function checkPoints(plan: StoreyPlan, { system }: PartContext): PlanPoint[] {
 }
 
 function overlapPoints(plan: StoreyPlan, { system }: PartContext): PlanPoint[] {
-  return plan.overlaps.map(({ a, b, area }) => ({
-    partId: b.id,
-    partName: b.name,
-    point: {
-      path: `overlap/${a.id}`,
-      kind: "conflict",
-      message: `${b.name} lies over ${a.name} by ${formatArea(area, system)}. Move one of them on the plan`,
-    },
-  }));
+  const last = plan.overlaps[MOST_OVERLAPS - 1];
+  const more: PlanPoint[] = last
+    ? [
+        {
+          partId: last.b.id,
+          partName: last.b.name,
+          point: {
+            path: "overlap",
+            kind: "conflict",
+            message: `${MOST_OVERLAPS} overlaps of rooms on ${plan.name} are listed, and there may be more: move the rooms apart on the plan`,
+          },
+        },
+      ]
+    : [];
+  const listed = plan.overlaps.map(
+    ({ a, b, area }): PlanPoint => ({
+      partId: b.id,
+      partName: b.name,
+      point: {
+        path: `overlap/${a.id}`,
+        kind: "conflict",
+        message: `${b.name} lies over ${a.name} by ${formatArea(area, system)}. Move one of them on the plan`,
+      },
+    }),
+  );
+  return [...listed, ...more];
 }
 
 function adriftPoints(plan: StoreyPlan): PlanPoint[] {

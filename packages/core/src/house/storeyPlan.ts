@@ -1,4 +1,4 @@
-import { type Bounds, boundsOf, overlapArea, type Polygon } from "../geometry";
+import { type Bounds, boundsOf, indexBoxes, overlapArea, type Polygon } from "../geometry";
 import {
   ALONE,
   isRoof,
@@ -45,20 +45,27 @@ export type JobPlan = {
 /** Rounding and thin slivers of a joined wall are no overlap. */
 const LEAST_OVERLAP: SquareMetres = 0.02;
 
-type Boxed = { readonly room: Room; readonly polygon: Polygon; readonly box: Bounds };
+type Boxed = { readonly room: Room; readonly polygon: Polygon; readonly box: Bounds; readonly order: number };
 
+/** More are not listed: somebody who put a hundred rooms in one place has seen by then that they lie over each other. */
+export const MOST_OVERLAPS = 200;
+
+/** Rooms that lie over each other, at most so many pairs. */
 function overlapsOf(rooms: readonly PlacedRoom[]): Overlap[] {
-  const boxed = rooms.flatMap(({ room, polygon }): Boxed[] => {
+  const boxed = rooms.flatMap(({ room, polygon }, order): Boxed[] => {
     const box = polygon && boundsOf(polygon);
-    return polygon && box ? [{ room, polygon, box }] : [];
+    return polygon && box ? [{ room, polygon, box, order }] : [];
   });
-  return boxed.flatMap((a, index) =>
-    boxed.slice(index + 1).flatMap((b): Overlap[] => {
-      if (!boxesMeet(a.box, b.box)) return [];
+  const near = indexBoxes(boxed, ({ box }) => box);
+  const found: Overlap[] = [];
+  for (const a of boxed)
+    for (const b of near(a.box)) {
+      if (b.order <= a.order || !boxesMeet(a.box, b.box)) continue;
       const area = overlapArea(a.polygon, b.polygon);
-      return area < LEAST_OVERLAP ? [] : [{ a: a.room, b: b.room, area }];
-    }),
-  );
+      if (area >= LEAST_OVERLAP) found.push({ a: a.room, b: b.room, area });
+      if (found.length === MOST_OVERLAPS) return found;
+    }
+  return found;
 }
 
 const boxesMeet = (a: Bounds, b: Bounds): boolean =>

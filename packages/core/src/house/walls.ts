@@ -1,4 +1,4 @@
-import { type Direction, dot, leftOf, linesMeet, type Point } from "../geometry";
+import { type Bounds, type Direction, dot, indexBoxes, leftOf, linesMeet, type Point, widened } from "../geometry";
 import { millimetres, type Nanometres } from "../units";
 import type { PlacedFace, PlacedRoom } from "./place";
 
@@ -9,6 +9,7 @@ const GOES_ON_NM = millimetres(500);
 const SAME_WAY_DEGREES = 1.5;
 /** Walls that meet at less than this are not framed as a corner. */
 const LEAST_CORNER_DEGREES = 20;
+const LEAST_SINE = Math.sin((LEAST_CORNER_DEGREES * Math.PI) / 180);
 
 /** What stands at the end of a wall. */
 export type WallJunction = "free" | "corner-through" | "corner-butts" | "meets";
@@ -83,18 +84,47 @@ function sided(face: PlacedFace, degrees: number): Sided {
   };
 }
 
-type Run = { readonly degrees: number; readonly faces: Sided[]; centreNm: number; startNm: number; endNm: number };
+type Run = {
+  readonly degrees: number;
+  readonly faces: Sided[];
+  readonly centreNm: number;
+  readonly startNm: number;
+  endNm: number;
+  readonly order: number;
+};
+
+/** Runs by where their centre line lies, in strips as wide as two faces of one wall may be apart; those that nothing can join any more are left out. */
+class OpenRuns {
+  private readonly strips = new Map<number, Run[]>();
+
+  /** Those whose centre line may be a face's, and that have not ended before it begins. */
+  near({ centreNm, startNm }: Sided): Run[] {
+    const strip = Math.floor(centreNm / SAME_WALL_NM);
+    return [strip - 1, strip, strip + 1].flatMap((each) => {
+      const open = (this.strips.get(each) ?? []).filter((run) => startNm - run.endNm <= GOES_ON_NM);
+      this.strips.set(each, open);
+      return open.filter((run) => Math.abs(run.centreNm - centreNm) <= SAME_WALL_NM);
+    });
+  }
+
+  add(run: Run): void {
+    const strip = Math.floor(run.centreNm / SAME_WALL_NM);
+    this.strips.set(strip, [...(this.strips.get(strip) ?? []), run]);
+  }
+}
 
 /** Faces on one centre line that touch, overlap or go on past a crossing wall. */
 function joinUp(faces: readonly Sided[]): Run[] {
   const runs: Run[] = [];
+  const open = new OpenRuns();
   for (const face of faces.toSorted((a, b) => a.startNm - b.startNm)) {
-    const fits = (run: Run) =>
-      Math.abs(run.centreNm - face.centreNm) <= SAME_WALL_NM && face.startNm - run.endNm <= GOES_ON_NM;
-    const run = runs.find(fits);
+    // The first that was begun.
+    const run = open.near(face).reduce<Run | undefined>((a, b) => (a && a.order < b.order ? a : b), undefined);
     if (!run) {
       const { degrees, centreNm, startNm, endNm } = face;
-      runs.push({ degrees, faces: [face], centreNm, startNm, endNm });
+      const begun: Run = { degrees, faces: [face], centreNm, startNm, endNm, order: runs.length };
+      runs.push(begun);
+      open.add(begun);
       continue;
     }
     run.faces.push(face);
@@ -128,7 +158,7 @@ type Crossing = { readonly atNm: number; readonly halfNm: number; readonly place
 /** Where `other` touches `wall`, seen along `wall`. Undefined where they do not touch. */
 function crossingOf(wall: PlanWall, other: PlanWall): Crossing | undefined {
   const sine = Math.abs(wall.direction.x * other.direction.y - wall.direction.y * other.direction.x);
-  if (sine < Math.sin((LEAST_CORNER_DEGREES * Math.PI) / 180)) return undefined;
+  if (sine < LEAST_SINE) return undefined;
   const on = (each: PlanWall): Point => ({
     xNm: each.normal.x * each.centreNm,
     yNm: each.normal.y * each.centreNm,
@@ -173,11 +203,13 @@ function goesOutside(wall: PlanWall, other: PlanWall): boolean {
   return (dot(middle, wall.normal) - wall.centreNm) * outside > 0;
 }
 
-function withJunctions(wall: PlanWall, index: number, walls: readonly PlanWall[]): PlanWall {
+type Numbered = { readonly wall: PlanWall; readonly index: number };
+
+function withJunctions({ wall, index }: Numbered, near: readonly Numbered[]): PlanWall {
   let { start, end, framedFromNm, framedToNm } = wall;
   const insideCorners = { start: false, end: false };
   const meetings: WallMeeting[] = [];
-  for (const [otherIndex, other] of walls.entries()) {
+  for (const { wall: other, index: otherIndex } of near) {
     if (otherIndex === index) continue;
     const crossing = crossingOf(wall, other);
     const back = crossing && crossingOf(other, wall);
@@ -204,11 +236,30 @@ function withJunctions(wall: PlanWall, index: number, walls: readonly PlanWall[]
   return { ...wall, start, end, framedFromNm, framedToNm, insideCorners, meetings };
 }
 
+/** Round all places where another wall may touch a wall, however thick that is and however sharply they meet. */
+function reachOf({ direction, normal, centreNm, fromNm, toNm, thicknessNm }: PlanWall, otherNm: Nanometres): Bounds {
+  const reachNm = otherNm / 2 / LEAST_SINE + thicknessNm / 2 + SAME_WALL_NM;
+  const at = (nm: number): Point => ({
+    xNm: direction.x * nm + normal.x * centreNm,
+    yNm: direction.y * nm + normal.y * centreNm,
+  });
+  const [from, to] = [at(fromNm), at(toNm)];
+  const box = {
+    min: { xNm: Math.min(from.xNm, to.xNm), yNm: Math.min(from.yNm, to.yNm) },
+    max: { xNm: Math.max(from.xNm, to.xNm), yNm: Math.max(from.yNm, to.yNm) },
+  };
+  return widened(box, reachNm);
+}
+
 /** The walls of a storey: faces back to back are one wall, faces in line are one wall, and where they meet is known. */
 export function planWalls(rooms: readonly PlacedRoom[]): readonly PlanWall[] {
   const faces = rooms.filter((room) => room.polygon).flatMap((room) => room.faces);
   const walls = [...byLie(faces)].flatMap(([degrees, group]) =>
     joinUp(group.map((face) => sided(face, degrees))).map(wallOf),
   );
-  return walls.map((wall, index) => withJunctions(wall, index, walls));
+  const numbered = walls.map((wall, index): Numbered => ({ wall, index }));
+  const thickestNm = Math.max(0, ...walls.map(({ thicknessNm }) => thicknessNm));
+  const boxOf = ({ wall }: Numbered) => reachOf(wall, thickestNm);
+  const near = indexBoxes(numbered, boxOf);
+  return numbered.map((each) => withJunctions(each, near(boxOf(each))));
 }
