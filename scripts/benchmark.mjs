@@ -39,6 +39,8 @@ async function benchmarkBundled(name) {
 
 console.log("\nCore");
 await benchmarkBundled("benchmarkCore");
+console.log("\nStoreys");
+await benchmarkBundled("benchmarkStorey");
 console.log("\nFloors");
 await benchmarkBundled("benchmarkFloors");
 console.log("\nCut lists");

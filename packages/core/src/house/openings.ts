@@ -33,8 +33,19 @@ function roomsById(rooms: readonly PlacedRoom[]): ReadonlyMap<string, Room> {
   return found;
 }
 
-/** Every opening typed in the rooms along a wall. */
-export function openingsIn(wall: PlanWall, rooms: readonly PlacedRoom[]): PlanOpening[] {
+type Found = { readonly rooms: readonly PlacedRoom[]; readonly openings: readonly PlanOpening[] };
+const foundIn = new WeakMap<PlanWall, Found>();
+
+/** Every opening typed in the rooms along a wall. Asked for by all that is built along it: looked up once. */
+export function openingsIn(wall: PlanWall, rooms: readonly PlacedRoom[]): readonly PlanOpening[] {
+  const before = foundIn.get(wall);
+  if (before?.rooms === rooms) return before.openings;
+  const openings = lookedUp(wall, rooms);
+  foundIn.set(wall, { rooms, openings });
+  return openings;
+}
+
+function lookedUp(wall: PlanWall, rooms: readonly PlacedRoom[]): PlanOpening[] {
   const byId = roomsById(rooms);
   return wall.faces.flatMap((face) => {
     const room = byId.get(face.roomId);

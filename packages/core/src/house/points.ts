@@ -148,7 +148,7 @@ function wallPoints(parts: readonly Part[], plan: JobPlan, context: PartContext)
 /** Stretches past a recess or bump, and openings that a stretch cuts through: nothing of them is counted by this wall. */
 function leftOutPoints(wall: WallPart, standing: StandingWall, plan: JobPlan, { system }: PartContext): OpenPoint[] {
   const { faces, openings } = leftOutOf(wall, standing, plan);
-  const built = new Set(builtBeside(wall, plan));
+  const built = new Set(faces.length > 0 ? builtBeside(wall, plan) : []);
   const lacking = faces.filter(({ face }) => !built.has(face.id));
   const lengthNm = lacking.reduce((sum, { from, to }) => sum + distance(from, to), 0);
   const doors = openings.filter(({ face }) => !built.has(face.face.id)).map(({ opening }) => opening.name);
@@ -166,8 +166,9 @@ function leftOutPoints(wall: WallPart, standing: StandingWall, plan: JobPlan, { 
 /** Faces of the same room that other stud walls of the job build. */
 const builtBeside = (wall: WallPart, plan: JobPlan): readonly string[] =>
   plan.walls.flatMap((other) => {
-    const standing = other.id === wall.id ? undefined : standingWall(other, plan);
-    return standing && other.plan?.roomId === wall.plan?.roomId
+    const beside = other.id !== wall.id && other.plan?.roomId === wall.plan?.roomId;
+    const standing = beside ? standingWall(other, plan) : undefined;
+    return standing
       ? standing.wall.faces.filter((face) => face.roomId === wall.plan?.roomId).map(({ face }) => face.id)
       : [];
   });

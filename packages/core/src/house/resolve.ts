@@ -18,6 +18,7 @@ import {
   type WallOnPlan,
   type WallPart,
 } from "../kinds";
+import { placedRoom, roomsBeside } from "./byRoom";
 import { resolveJoisted } from "./floorOnPlan";
 import { openingsIn, type PlanOpening } from "./openings";
 import { roofsOf } from "./roofsMeet";
@@ -25,7 +26,7 @@ import { resolveWaterproofing } from "./roomBelow";
 import { roomsAlong, type StandingWall, standingWall } from "./standing";
 import type { JobPlan } from "./storeyPlan";
 import { storeyTotals } from "./storeyTotals";
-import { surfacesOf } from "./surfaces";
+import { surfaceOf } from "./surfaces";
 import { topUnderCeilings } from "./topUnder";
 
 const OPENING_KINDS: Record<RoomOpening["kind"], Opening["kind"]> = {
@@ -81,7 +82,7 @@ function topOf(
   const known = { ...lengthFrom(plan, standing), heightFollows: height !== wallPart.height, underCeiling: false };
   const own = { height, shape: wallPart.shape, plan: { ...plan, ...known } };
   if (!wallPart.height.assumed || wallPart.shape.how !== "level") return own;
-  const top = topUnderCeilings(standing, standing.storey.rooms);
+  const top = topUnderCeilings(standing, roomsBeside(standing.storey, standing.wall));
   return top ? { ...top, plan: { ...own.plan, heightFollows: true, underCeiling: true } } : own;
 }
 
@@ -99,9 +100,9 @@ function endsOf({ wall, fromNm, toNm, leftIsFrom }: StandingWall): Pick<WallPart
 function meetingsOf(standing: StandingWall): WallPart["meetings"] {
   const { wall, storey, fromNm, toNm, leftIsFrom } = standing;
   const names = (index: number) => {
-    const ids = new Set(storey.walls[index]?.faces.map((face) => face.roomId));
-    return storey.rooms
-      .filter(({ room }) => ids.has(room.id))
+    const other = storey.walls[index];
+    const rooms = other ? roomsBeside(storey, other) : [];
+    return rooms
       .map(({ room }) => room.name)
       .join(" and ")
       .slice(0, 160);
@@ -135,8 +136,8 @@ export function resolveWall<W extends WallPart>(wallPart: W, plan: JobPlan): W {
 
 /** A surface of a room as the plan has it, wherever its room stands; without one while its room is not there. */
 export function resolveSurface(part: SurfacePart, plan: JobPlan): SurfacePart {
-  const storey = plan.storeys.find(({ rooms }) => rooms.some(({ room }) => room.id === part.roomId));
-  const found = storey && surfacesOf(storey).find(({ id, roomId }) => roomId === part.roomId && id === part.surfaceId);
+  const storey = plan.storeys.find((each) => placedRoom(each, part.roomId));
+  const found = storey && surfaceOf(storey, part.roomId, part.surfaceId);
   return found && storey ? { ...part, storey: storey.name, location: found.roomName, found } : part;
 }
 

@@ -1,5 +1,6 @@
 import { isFaceOf, type Room, type WallOnPlan, type WallPart } from "../kinds";
 import type { Nanometres } from "../units";
+import { placedRoom, roomsBeside, wallsOfRoom } from "./byRoom";
 import { openingsIn, type PlanOpening, stretchOn } from "./openings";
 import type { PlacedFace } from "./place";
 import type { JobPlan, StoreyPlan } from "./storeyPlan";
@@ -40,8 +41,8 @@ type OfPlan = { readonly wall: PlanWall; readonly storey: StoreyPlan; readonly f
 /** Every wall of the plan along what a wall names: several where a recess or bump lies between. */
 function wallsNamed({ roomId, hostId }: WallOnPlan, plan: JobPlan): OfPlan[] {
   return plan.storeys.flatMap((storey) =>
-    storey.walls.flatMap((wall) => {
-      const faces = wall.faces.filter((face) => face.roomId === roomId && isFaceOf(face.face, hostId));
+    wallsOfRoom(storey, roomId).flatMap(({ wall, faces: own }) => {
+      const faces = own.filter((face) => isFaceOf(face.face, hostId));
       return faces.length > 0 ? [{ wall, storey, faces }] : [];
     }),
   );
@@ -71,7 +72,7 @@ export function standingWall(wallPart: WallPart, plan: JobPlan): StandingWall | 
   const { wall, storey, faces } = chosen;
   const [face] = faces;
   const span = spanOf(onPlan, wall, faces);
-  const room = storey.rooms.find((each) => each.room.id === onPlan.roomId);
+  const room = placedRoom(storey, onPlan.roomId);
   if (!face || !span || !room) return undefined;
   const along = face.heading.x * wall.direction.x + face.heading.y * wall.direction.y > 0;
   return { wall, storey, ...span, leftIsFrom: along === room.outline.clockwise };
@@ -109,5 +110,4 @@ export function stretchesOf({ wall, fromNm, toNm }: StandingWall, roomId: string
 }
 
 /** The rooms on the sides of a wall. */
-export const roomsAlong = ({ wall, storey }: StandingWall): Room[] =>
-  storey.rooms.filter(({ room }) => wall.faces.some((face) => face.roomId === room.id)).map(({ room }) => room);
+export const roomsAlong = ({ wall, storey }: StandingWall): Room[] => roomsBeside(storey, wall).map(({ room }) => room);

@@ -13,6 +13,7 @@ import {
 } from "../kinds";
 import type { Surface, SurfaceOpening } from "../parts/surface";
 import { areaOf } from "../units";
+import { roomsOf, wallsOfRoom } from "./byRoom";
 import type { PlacedFace, PlacedRoom } from "./place";
 import type { StoreyPlan } from "./storeyPlan";
 
@@ -21,21 +22,25 @@ type On = { readonly placed: PlacedRoom; readonly storey: StoreyPlan; readonly o
 
 const named = ({ placed: { room }, storey }: On) => ({ roomId: room.id, roomName: room.name, storey: storey.name });
 
+/** More rooms behind one wall are not named. */
+const MOST_BEHIND = 20;
+
 /** Rooms on the other side of a wall along a face; outside where there is none. */
 function behindFace({ face, roomId, heading, from, to }: PlacedFace, storey: StoreyPlan): string[] {
-  const wall = storey.walls.find((each) =>
-    each.faces.some((other) => other.roomId === roomId && other.face.id === face.id),
-  );
-  if (!wall) return [];
+  const own = wallsOfRoom(storey, roomId).find(({ faces }) => faces.some((other) => other.face.id === face.id));
+  if (!own) return [];
+  const { wall } = own;
   const along = (point: PlacedFace["from"]) => point.xNm * heading.x + point.yNm * heading.y;
   const [startNm, endNm] = [along(from), along(to)];
-  const beyond = wall.faces.filter((other) => {
-    if (other.roomId === roomId) return false;
-    const ends = [along(other.from), along(other.to)];
-    return Math.min(...ends) < endNm - 1 && Math.max(...ends) > startNm + 1;
-  });
-  const ids = new Set(beyond.map((other) => other.roomId));
-  return storey.rooms.flatMap(({ room }) => (ids.has(room.id) ? [room.name] : []));
+  const ids = new Set<string>();
+  for (const other of wall.faces) {
+    if (other.roomId === roomId) continue;
+    const [from, to] = [along(other.from), along(other.to)];
+    if (Math.min(from, to) < endNm - 1 && Math.max(from, to) > startNm + 1) ids.add(other.roomId);
+    if (ids.size > MOST_BEHIND) break;
+  }
+  const names = roomsOf(storey, ids).map(({ room }) => room.name);
+  return names.length > MOST_BEHIND ? [...names.slice(0, MOST_BEHIND), "others"] : names;
 }
 
 function openingIn(opening: AnyOpening, placedFace: PlacedFace, clockwise: boolean): SurfaceOpening[] {
@@ -144,4 +149,14 @@ export function surfacesOf(storey: StoreyPlan): readonly Surface[] {
   });
   known.set(storey, surfaces);
   return surfaces;
+}
+
+const byName = new WeakMap<StoreyPlan, ReadonlyMap<string, Surface>>();
+
+/** One surface of a room; undefined where there is none of that id. */
+export function surfaceOf(storey: StoreyPlan, roomId: string, surfaceId: string): Surface | undefined {
+  const named =
+    byName.get(storey) ?? new Map(surfacesOf(storey).map((each) => [`${each.roomId} ${each.id}`, each] as const));
+  byName.set(storey, named);
+  return named.get(`${roomId} ${surfaceId}`);
 }
