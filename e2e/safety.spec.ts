@@ -43,6 +43,45 @@ test("entries outlive a reload, a killed server and no signal", async ({ page })
   }
 });
 
+test("the server killed by itself is started again, and so is the database; what was entered meanwhile arrives", async ({
+  page,
+}) => {
+  const dataFolder = mkdtempSync(join(tmpdir(), "wide porch again "));
+  const running = await runStartCommand(dataFolder, await freePort());
+  const childrenOf = (pid: number): number[] =>
+    execFileSync("pgrep", ["-P", String(pid)], { encoding: "utf8" })
+      .trim()
+      .split("\n")
+      .map(Number);
+  const { pid: database } = JSON.parse(readFileSync(join(dataFolder, "running.json"), "utf8"));
+  try {
+    await signIn(page, running.address, ROS);
+    await startJob(page, "Again");
+    await addPart(page, "Stud wall by itself");
+    await enter(page, "Length", "12'");
+    await saved(page);
+
+    const [server] = childrenOf(running.child.pid ?? 0).filter((pid) => pid !== database);
+    if (server === undefined) throw new Error("there is no server to kill");
+    process.kill(server, "SIGKILL");
+    await enter(page, "Height", "9'");
+    await saved(page);
+
+    process.kill(database, "SIGKILL");
+    const again = () => JSON.parse(readFileSync(join(dataFolder, "running.json"), "utf8")).pid;
+    await expect.poll(again, { timeout: 60_000 }).not.toBe(database);
+    await page.getByRole("button", { name: /^Length: / }).click();
+    await enter(page, "Length", "14'");
+    await saved(page);
+    await page.reload();
+    await expect(page.getByRole("button", { name: "Length: 14' 0\"" })).toBeVisible();
+    await expect(page.getByRole("button", { name: "Height: 9' 0\"" })).toBeVisible();
+  } finally {
+    await running.stop();
+    rmSync(dataFolder, { recursive: true, force: true });
+  }
+});
+
 test("an entry made without signal survives a reload before it is sent", async ({ page, address }) => {
   await signIn(page, address, ROS);
   await startJob(page, "No signal");

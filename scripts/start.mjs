@@ -1,5 +1,6 @@
 import { resolve } from "node:path";
 import { ensurePackages, NotInstalled } from "./lib/install.mjs";
+import { keepRunning } from "./lib/keepRunning.mjs";
 import { startMariadb } from "./lib/mariadb.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { endChild } from "./lib/run.mjs";
@@ -23,30 +24,47 @@ Wide Porch is ready at ${address}
 `);
 }
 
+/** The server as something that is kept running. */
+async function beginServer(environment) {
+  const { child, port: listening } = await startServer(environment);
+  const gone = new Promise((resolve) => child.once("exit", resolve));
+  return { port: listening, gone, stop: () => endChild(child) };
+}
+
 async function start() {
   await ensurePackages();
-  const database = await startMariadb(dataFolder);
   let server;
   let stopping = false;
+  let databasePort;
   const stop = async (code) => {
     if (stopping) return;
     stopping = true;
-    if (server) await endChild(server.child);
+    await server?.stop();
     await database.stop();
     process.exit(code);
   };
+  const giveUp = () => void stop(1);
+  const database = await keepRunning(
+    `The database (its words are in ${resolve(dataFolder, "mariadb.log")})`,
+    async () => {
+      const begun = await startMariadb(dataFolder, databasePort);
+      databasePort = begun.port;
+      return begun;
+    },
+    { giveUp },
+  );
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void stop(0));
   try {
     await ensureWebBuild();
-    server = await startServer({
-      ...database.environment,
+    const environment = {
+      ...database.first.environment,
       PORT: port,
       WIDE_PORCH_WEB: webFolder,
       WIDE_PORCH_DEMO: "1",
       LOG_LEVEL: process.env.LOG_LEVEL ?? "warn",
-    });
-    server.child.once("exit", () => void stop(1));
-    welcome(`http://127.0.0.1:${server.port}`);
+    };
+    server = await keepRunning("The server", () => beginServer(environment), { giveUp });
+    welcome(`http://127.0.0.1:${server.first.port}`);
   } catch (error) {
     console.error(error.message);
     await stop(1);

@@ -70,8 +70,19 @@ async function leftRunning(folder, password) {
     while (existsSync(`/proc/${pid}`)) await pause(100);
     rmSync(note, { force: true });
   };
-  return { environment: connection(port, password), stop };
+  return { environment: connection(port, password), port, gone: endOf(pid), stop };
 }
+
+/** Resolves once a process that is not our child is no more. */
+const endOf = (pid) =>
+  new Promise((resolve) => {
+    const asked = setInterval(() => {
+      if (existsSync(`/proc/${pid}`)) return;
+      clearInterval(asked);
+      resolve();
+    }, 1000);
+    asked.unref();
+  });
 
 async function createData(dataFolder) {
   if (existsSync(join(dataFolder, "mysql"))) return;
@@ -98,9 +109,9 @@ function firstStatements(folder, password) {
 
 /**
  * Starts MariaDB on loopback with its data in `folder`, and resolves once it answers. The administrator can sign in by
- * the socket only, which lies in a folder that nobody else may enter.
+ * the socket only, which lies in a folder that nobody else may enter. One that is started again keeps the port it had.
  */
-export async function startMariadb(folder) {
+export async function startMariadb(folder, knownPort) {
   await ensureDebian(["mariadbd", "mariadb-install-db"], ["mariadb-server"], "MariaDB");
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const password = passwordIn(folder);
@@ -109,7 +120,7 @@ export async function startMariadb(folder) {
 
   const dataFolder = join(folder, "mariadb");
   await createData(dataFolder);
-  const port = await freePort();
+  const port = knownPort ?? (await freePort());
   const socketFolder = mkdtempSync(join(tmpdir(), "wide-porch-"));
   const log = openSync(join(folder, "mariadb.log"), "a");
   const args = [
@@ -138,5 +149,6 @@ export async function startMariadb(folder) {
     rmSync(note, { force: true });
     rmSync(socketFolder, { recursive: true, force: true });
   };
-  return { environment: connection(port, password), stop };
+  const gone = new Promise((resolve) => child.once("exit", resolve));
+  return { environment: connection(port, password), port, gone, stop };
 }

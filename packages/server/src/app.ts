@@ -139,7 +139,9 @@ function webApp(folder: string): RequestHandler[] {
     },
   });
   const fallback: RequestHandler = (request, response, next) => {
-    if (request.method !== "GET" || !request.accepts("html")) {
+    // A page that is open since before an update asks for parts of the app that are no more: the page in their place would break it.
+    const isPart = /^\/(_expo|assets)\//.test(request.path);
+    if (request.method !== "GET" || isPart || !request.accepts("html")) {
       next();
       return;
     }

@@ -2,6 +2,7 @@ import type { Problem } from "@wide-porch/core";
 import type { ErrorRequestHandler, RequestHandler } from "express";
 import { z } from "zod";
 import { metAnother } from "../database/conflicts";
+import { databaseIsGone } from "../database/noAnswer";
 
 /** RFC 9457, with the fields that did not fit and, for a conflict, the newer state. */
 export const problemDetailsSchema = z
@@ -27,6 +28,7 @@ const TITLES: Record<number, string> = {
   422: "Some values do not fit",
   429: "Too many tries",
   500: "Something failed on the server",
+  503: "The database does not answer",
 };
 
 export class HttpProblem extends Error {
@@ -58,10 +60,15 @@ function toProblem(error: unknown): HttpProblem {
   if (metAnother(error)) {
     return new HttpProblem(409, { detail: "The same was saved at the same moment. Load it again and look." });
   }
+  if (databaseIsGone(error))
+    return new HttpProblem(503, { detail: "Nothing was saved. The same can be sent again in a moment." });
   const status = typeof error === "object" && error !== null && "status" in error ? Number(error.status) : 500;
   if (status >= 400 && status < 500) return new HttpProblem(status);
   return new HttpProblem(500);
 }
+
+/** So long a database takes to be back, about. */
+const RETRY_AFTER_S = 5;
 
 export const problemHandler: ErrorRequestHandler = (error, request, response, next) => {
   if (response.headersSent) {
@@ -69,6 +76,7 @@ export const problemHandler: ErrorRequestHandler = (error, request, response, ne
     return;
   }
   const { details } = toProblem(error);
+  if (details.status === 503) response.setHeader("Retry-After", String(RETRY_AFTER_S));
   if (details.status >= 500) request.log?.error({ err: error }, "request failed");
   response.status(details.status).type("application/problem+json").send(JSON.stringify(details));
 };
