@@ -69,3 +69,16 @@ export function roomsBeside(storey: StoreyPlan, wall: PlanWall): readonly Placed
   alongWalls.set(wall, rooms);
   return rooms;
 }
+
+const namedAlong = new WeakMap<PlanWall, string>();
+
+/** What the rooms on the sides of a wall are called: `Hall and Kitchen`. */
+export function namesBeside(storey: StoreyPlan, wall: PlanWall): string {
+  const before = namedAlong.get(wall);
+  if (before !== undefined) return before;
+  const names = roomsBeside(storey, wall)
+    .map(({ room }) => room.name)
+    .join(" and ");
+  namedAlong.set(wall, names);
+  return names;
+}

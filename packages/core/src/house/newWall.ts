@@ -2,6 +2,7 @@ import type { AssemblyRef, Beyond, PartContext, PartKind, Room, WallPart } from 
 import { stretchOn } from "./openings";
 import { type StandingWall, standingWall } from "./standing";
 import type { JobPlan } from "./storeyPlan";
+import type { PlanWall } from "./walls";
 
 /** A crossing wall's thickness, or a slip of the tape, leaves so much of a shared wall with nothing beyond it. */
 const NEARLY_ALL = 0.9;
@@ -9,26 +10,40 @@ const HARDLY_ANY = 0.1;
 
 type Span = { readonly fromNm: number; readonly toNm: number };
 
-/** Length that spans cover together, each place once. */
-function coveredNm(spans: readonly Span[]): number {
-  let [sum, untilNm] = [0, Number.NEGATIVE_INFINITY];
-  for (const { fromNm, toNm } of spans.toSorted((a, b) => a.fromNm - b.fromNm)) {
-    sum += Math.max(0, toNm - Math.max(fromNm, untilNm));
-    untilNm = Math.max(untilNm, toNm);
+/** Spans as they lie, those that touch or overlap made one. */
+function joined(spans: readonly Span[]): Span[] {
+  const found: Span[] = [];
+  for (const span of spans.toSorted((a, b) => a.fromNm - b.fromNm)) {
+    const last = found[found.length - 1];
+    if (last && span.fromNm <= last.toNm)
+      found[found.length - 1] = { fromNm: last.fromNm, toNm: Math.max(last.toNm, span.toNm) };
+    else found.push(span);
   }
-  return sum;
+  return found;
 }
 
-export function beyondOf({ wall, fromNm, toNm }: StandingWall): Beyond {
-  const onSide = (side: 1 | -1): number => {
+type Sides = { readonly one: readonly Span[]; readonly other: readonly Span[] };
+const known = new WeakMap<PlanWall, Sides>();
+
+/** Where rooms lie along each side of a wall: asked for by all that is built along it. */
+function sidesOf(wall: PlanWall): Sides {
+  const before = known.get(wall);
+  if (before) return before;
+  const onSide = (side: 1 | -1): Span[] => {
     const faces = wall.faces.filter(({ out }) => Math.sign(out.x * wall.normal.x + out.y * wall.normal.y) === side);
-    const spans = faces
-      .map((face) => stretchOn(wall, face, face.face.startNm, face.face.endNm))
-      .map((span) => ({ fromNm: Math.max(fromNm, span.fromNm), toNm: Math.min(toNm, span.toNm) }))
-      .filter((span) => span.toNm > span.fromNm);
-    return coveredNm(spans);
+    return joined(faces.map((face) => stretchOn(wall, face, face.face.startNm, face.face.endNm)));
   };
-  const [one, other] = [onSide(1), onSide(-1)];
+  const sides = { one: onSide(1), other: onSide(-1) };
+  known.set(wall, sides);
+  return sides;
+}
+
+const coveredNm = (spans: readonly Span[], { fromNm, toNm }: Span): number =>
+  spans.reduce((sum, span) => sum + Math.max(0, Math.min(toNm, span.toNm) - Math.max(fromNm, span.fromNm)), 0);
+
+export function beyondOf({ wall, fromNm, toNm }: StandingWall): Beyond {
+  const sides = sidesOf(wall);
+  const [one, other] = [coveredNm(sides.one, { fromNm, toNm }), coveredNm(sides.other, { fromNm, toNm })];
   const longer = Math.max(one, other);
   if (longer === 0) return "nothing";
   const share = Math.min(one, other) / longer;

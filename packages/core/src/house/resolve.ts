@@ -18,7 +18,7 @@ import {
   type WallOnPlan,
   type WallPart,
 } from "../kinds";
-import { placedRoom, roomsBeside } from "./byRoom";
+import { namesBeside, placedRoom, roomsBeside } from "./byRoom";
 import { resolveJoisted } from "./floorOnPlan";
 import { openingsIn, type PlanOpening } from "./openings";
 import { roofsOf } from "./roofsMeet";
@@ -101,11 +101,7 @@ function meetingsOf(standing: StandingWall): WallPart["meetings"] {
   const { wall, storey, fromNm, toNm, leftIsFrom } = standing;
   const names = (index: number) => {
     const other = storey.walls[index];
-    const rooms = other ? roomsBeside(storey, other) : [];
-    return rooms
-      .map(({ room }) => room.name)
-      .join(" and ")
-      .slice(0, 160);
+    return other ? namesBeside(storey, other).slice(0, 160) : "";
   };
   return wall.meetings
     .filter((meeting) => meeting.atNm > fromNm && meeting.atNm < toNm)
