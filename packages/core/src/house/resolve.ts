@@ -1,11 +1,6 @@
 import {
   isFaceOf,
-  isJoistedPart,
-  isRoof,
-  isStorey,
-  isSurface,
   isWallPart,
-  isWaterproofing,
   lengthPathOf,
   measured,
   type Opening,
@@ -144,14 +139,25 @@ export function resolveStorey(part: StoreyPart, plan: JobPlan): StoreyPart {
   return found ? { ...part, found } : part;
 }
 
-function resolvePart(part: Part, plan: JobPlan): Part {
-  if (isWallPart(part)) return resolveWall(part, plan);
-  if (isSurface(part)) return resolveSurface(part, plan);
-  if (isWaterproofing(part)) return resolveWaterproofing(part, plan);
-  if (isJoistedPart(part)) return resolveJoisted(part, plan);
-  if (isRoof(part)) return roofsOf(plan).get(part.id) ?? part;
+type OnPlan = { readonly [K in Part["kind"]]?: (part: Extract<Part, { readonly kind: K }>, plan: JobPlan) => Part };
+
+/** What the plan knows of each kind but walls, which are one whatever they are built of. A kind without a line takes nothing from the plan. */
+const ON_PLAN: OnPlan = {
+  surface: resolveSurface,
+  waterproofing: resolveWaterproofing,
+  floor: resolveJoisted,
+  "flat-roof": resolveJoisted,
+  deck: resolveJoisted,
+  roof: (roof, plan) => roofsOf(plan).get(roof.id) ?? roof,
   // Nobody asks for what a storey comes to but what is counted on it.
-  return isStorey(part) && part.uses.length > 0 ? resolveStorey(part, plan) : part;
+  storey: (storey, plan) => (storey.uses.length > 0 ? resolveStorey(storey, plan) : storey),
+};
+
+function resolvePart<P extends Part>(part: P, plan: JobPlan): Part {
+  if (isWallPart(part)) return resolveWall(part, plan);
+  // The registry is keyed by the literal that `part.kind` is; the compiler cannot follow that through a union.
+  const resolve = ON_PLAN[part.kind] as ((part: P, plan: JobPlan) => Part) | undefined;
+  return resolve?.(part, plan) ?? part;
 }
 
 /** Every part with what the plan knows of it put in. Parts that take nothing from the plan are the same objects. */

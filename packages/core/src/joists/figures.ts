@@ -46,43 +46,33 @@ const numbered = (words: string, alike: readonly { readonly id: string }[], id: 
   return alike.length > 1 ? `${words} ${index + 1}` : words;
 };
 
-export const floorOpeningName = ({ openings }: Pick<Joisted, "openings">, id: string): string | undefined => {
-  const opening = openings.find((each) => each.id === id);
+/** What one of several of some kinds is called: by its kind, and numbered among those of its own. */
+function nameAmong<K extends string>(
+  all: readonly { readonly id: string; readonly kind: K }[],
+  words: Readonly<Record<K, string>>,
+  id: string,
+): string | undefined {
+  const found = all.find((each) => each.id === id);
   return (
-    opening &&
+    found &&
     numbered(
-      KIND_WORDS[opening.kind],
-      openings.filter(({ kind }) => kind === opening.kind),
+      words[found.kind],
+      all.filter(({ kind }) => kind === found.kind),
       id,
     )
   );
-};
-export const supportName = ({ supports }: Pick<Joisted, "supports">, id: string): string | undefined => {
-  const support = supports.find((each) => each.id === id);
-  return (
-    support &&
-    numbered(
-      SUPPORT_WORDS[support.kind],
-      supports.filter(({ kind }) => kind === support.kind),
-      id,
-    )
-  );
-};
+}
+
+export const floorOpeningName = ({ openings }: Pick<Joisted, "openings">, id: string): string | undefined =>
+  nameAmong(openings, KIND_WORDS, id);
+export const supportName = ({ supports }: Pick<Joisted, "supports">, id: string): string | undefined =>
+  nameAmong(supports, SUPPORT_WORDS, id);
 export const doubledName = ({ doubled }: Pick<Joisted, "doubled">, id: string): string | undefined =>
   doubled.some((each) => each.id === id) ? numbered("Doubled joist", doubled, id) : undefined;
 
 const SPOT_WORDS: Readonly<Record<SpotKind, string>> = { post: "Post", "hold-down": "Hold-down", strap: "Strap" };
-export const spotName = ({ spots }: Pick<Joisted, "spots">, id: string): string | undefined => {
-  const spot = spots.find((each) => each.id === id);
-  return (
-    spot &&
-    numbered(
-      SPOT_WORDS[spot.kind],
-      spots.filter(({ kind }) => kind === spot.kind),
-      id,
-    )
-  );
-};
+export const spotName = ({ spots }: Pick<Joisted, "spots">, id: string): string | undefined =>
+  nameAmong(spots, SPOT_WORDS, id);
 
 /** What a figure comes to while nobody has typed it, for what follows by itself. */
 function followed(part: Joisted, name: OwnFigure): Nanometres | null {

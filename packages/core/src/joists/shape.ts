@@ -121,3 +121,21 @@ export const bearingOf = (edge: JoistEdge, { edgesBear }: Pick<JoistChoices, "ed
 
 /** An edge that runs with the joists: a joist lies along it. */
 export const runsWithJoists = ({ from, to }: JoistEdgeUV): boolean => Math.abs(to.v - from.v) <= 1000;
+
+/** How long an edge is, and places along it and in from it, its inside on the left. */
+export type AlongEdge = {
+  readonly lengthNm: Nanometres;
+  readonly at: (alongNm: Nanometres, inwardNm: Nanometres) => UV;
+};
+
+export function alongEdge({ from, to }: Pick<JoistEdgeUV, "from" | "to">): AlongEdge {
+  const lengthNm = Math.round(Math.hypot(to.u - from.u, to.v - from.v));
+  const [du, dv] = lengthNm === 0 ? [1, 0] : [(to.u - from.u) / lengthNm, (to.v - from.v) / lengthNm];
+  return {
+    lengthNm,
+    at: (alongNm, inwardNm) => ({
+      u: Math.round(from.u + du * alongNm - dv * inwardNm),
+      v: Math.round(from.v + dv * alongNm + du * inwardNm),
+    }),
+  };
+}

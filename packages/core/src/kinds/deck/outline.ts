@@ -37,18 +37,3 @@ export const isLeft = (before: readonly JoistEdgeUV[], after: readonly JoistEdge
       now !== undefined && (to.u - from.u) * (now.to.u - now.from.u) + (to.v - from.v) * (now.to.v - now.from.v) > 0
     );
   });
-
-/** Places along a line and out from it. */
-export type Along = { readonly lengthNm: Nanometres; readonly at: (alongNm: Nanometres, outNm: Nanometres) => UV };
-
-export function alongLine({ from, to }: Pick<JoistEdgeUV, "from" | "to">): Along {
-  const lengthNm = Math.round(Math.hypot(to.u - from.u, to.v - from.v));
-  const [du, dv] = lengthNm === 0 ? [1, 0] : [(to.u - from.u) / lengthNm, (to.v - from.v) / lengthNm];
-  return {
-    lengthNm,
-    at: (alongNm, outNm) => ({
-      u: Math.round(from.u + du * alongNm + dv * outNm),
-      v: Math.round(from.v + dv * alongNm - du * outNm),
-    }),
-  };
-}

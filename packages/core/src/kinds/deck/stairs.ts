@@ -1,4 +1,4 @@
-import { type JoistEdgeUV, joistShape, type UV } from "../../joists/shape";
+import { alongEdge, type JoistEdgeUV, joistShape, type UV } from "../../joists/shape";
 import { assumedDimension, unmeasured } from "../../parts/dimension";
 import { feet, type MeasuringSystem, millimetres, type Nanometres } from "../../units";
 import type { DeckChoices } from "./choices";
@@ -80,19 +80,10 @@ export function sideLine(deck: Deck, edgeId: string): SideLine | undefined {
   const start = shape.toUV(walkedOn ? placed.from : placed.to);
   const asWalked = start.u === line.from.u && start.v === line.from.v;
   const [from, to] = asWalked ? [line.from, line.to] : [line.to, line.from];
-  const lengthNm = Math.round(Math.hypot(to.u - from.u, to.v - from.v));
-  const [du, dv] = lengthNm === 0 ? [1, 0] : [(to.u - from.u) / lengthNm, (to.v - from.v) / lengthNm];
-  // Against the clock the inside lies on the left, and out is on the right.
-  const right = asWalked ? 1 : -1;
-  return {
-    line,
-    lengthNm,
-    asWalked,
-    at: (alongNm, outNm) => ({
-      u: Math.round(from.u + du * alongNm + dv * outNm * right),
-      v: Math.round(from.v + dv * alongNm - du * outNm * right),
-    }),
-  };
+  const { lengthNm, at } = alongEdge({ from, to });
+  // Walked against the clock the inside lies on the left.
+  const out = asWalked ? -1 : 1;
+  return { line, lengthNm, asWalked, at: (alongNm, outNm) => at(alongNm, out * outNm) };
 }
 
 /** A stair as it lies: undefined while a figure of it is missing, and where its side is gone. */

@@ -1,8 +1,8 @@
-import { bearingOf, runsWithJoists, spotPlace, type UV } from "../../joists/shape";
+import { alongEdge, bearingOf, runsWithJoists, spotPlace, type UV } from "../../joists/shape";
 import { sectionOf } from "../../kinds";
 import type { Nanometres } from "../../units";
 import { acrossAt } from "./across";
-import { alongEdge, beamEdges } from "./edges";
+import { beamEdges } from "./edges";
 import type { FloorPlan } from "./floorPlan";
 
 /** One beam from end to end: places along it and across its plies. */

@@ -1,5 +1,5 @@
 import type { FramingPiece, Piece } from "../../drawing/piece";
-import { bearingOf, type JoistEdgeUV, runsWithJoists, type UV } from "../../joists/shape";
+import { alongEdge, bearingOf, type JoistEdgeUV, runsWithJoists } from "../../joists/shape";
 import type { Nanometres } from "../../units";
 import type { FloorPlan } from "./floorPlan";
 import { levelStick } from "./stick";
@@ -13,19 +13,6 @@ export function inStock(lengthNm: Nanometres, soldNm: Nanometres): readonly (rea
   return Array.from({ length: count }, (_, index) => {
     return [Math.round((lengthNm * index) / count), Math.round((lengthNm * (index + 1)) / count)];
   });
-}
-
-type Along = { readonly at: (along: Nanometres, inward: Nanometres) => UV; readonly lengthNm: Nanometres };
-
-/** Places along an edge and in from it. */
-function alongEdge({ from, to }: JoistEdgeUV): Along {
-  const lengthNm = Math.round(Math.hypot(to.u - from.u, to.v - from.v));
-  const [du, dv] = lengthNm === 0 ? [1, 0] : [(to.u - from.u) / lengthNm, (to.v - from.v) / lengthNm];
-  const at = (along: Nanometres, inward: Nanometres): UV => ({
-    u: Math.round(from.u + du * along - dv * inward),
-    v: Math.round(from.v + dv * along + du * inward),
-  });
-  return { at, lengthNm };
 }
 
 type Band = {
@@ -78,5 +65,3 @@ export const beamEdges = ({ shape, choices }: FloorPlan): JoistEdgeUV[] =>
     const bears = bearingOf(line.edge, choices);
     return bears === "beam" || (bears === "flush-beam" && !runsWithJoists(line));
   });
-
-export { alongEdge };

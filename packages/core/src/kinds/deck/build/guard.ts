@@ -1,11 +1,11 @@
 import type { FramingPiece } from "../../../drawing/piece";
 import { type Span, withoutSpans } from "../../../joists/chords";
-import type { UV } from "../../../joists/shape";
+import { type AlongEdge, alongEdge, type UV } from "../../../joists/shape";
 import { type FloorPlan, levelStick } from "../../../layouts/joists";
 import { type Section, sectionOf } from "../../../parts/section";
 import { inches, type Nanometres } from "../../../units";
 import type { DeckChoices } from "../choices";
-import { type Along, alongLine, movedRing } from "../outline";
+import { movedRing } from "../outline";
 import type { Deck } from "../schema";
 import { guardSides } from "../sides";
 import { type Flight, flightsOf } from "../stairs";
@@ -61,7 +61,14 @@ export const stands = (posts: readonly UV[], { u, v }: UV, nearNm: Nanometres): 
   posts.some((each) => Math.hypot(each.u - u, each.v - v) < nearNm);
 
 /** A post round a place of a line. */
-export function postAt(id: string, role: string, at: Nanometres, line: Along, timber: GuardTimber, plan: FloorPlan) {
+export function postAt(
+  id: string,
+  role: string,
+  at: Nanometres,
+  line: AlongEdge,
+  timber: GuardTimber,
+  plan: FloorPlan,
+) {
   const { post, postNm, boardsNm, highNm } = timber;
   const [along, out] = [post.thicknessNm / 2, post.depthNm / 2];
   const corners = [
@@ -74,7 +81,7 @@ export function postAt(id: string, role: string, at: Nanometres, line: Along, ti
   return levelStick(own, plan.shape);
 }
 
-type GuardLine = { readonly edgeId: string; readonly line: Along; readonly stretches: readonly Span[] };
+type GuardLine = { readonly edgeId: string; readonly line: AlongEdge; readonly stretches: readonly Span[] };
 
 /** Of a line in from the edge: what stairs leave of it, between posts beside them. */
 function guardLines(plan: FloorPlan, deck: Deck, flights: readonly Flight[], choices: DeckChoices): GuardLine[] {
@@ -87,8 +94,8 @@ function guardLines(plan: FloorPlan, deck: Deck, flights: readonly Flight[], cho
     const own = inset[index];
     if (!own || !on.has(outer.edge.id)) return [];
     const [before, next] = [edges[(index || edges.length) - 1], edges[(index + 1) % edges.length]];
-    const line = alongLine(own);
-    const longNm = alongLine(outer).lengthNm;
+    const line = alongEdge(own);
+    const longNm = alongEdge(outer).lengthNm;
     // How far its start lies along the edge.
     const [du, dv] =
       longNm === 0 ? [1, 0] : [(outer.to.u - outer.from.u) / longNm, (outer.to.v - outer.from.v) / longNm];
@@ -107,7 +114,7 @@ function guardLines(plan: FloorPlan, deck: Deck, flights: readonly Flight[], cho
   });
 }
 
-type Bay = { readonly id: string; readonly line: Along; readonly from: Nanometres; readonly clearNm: Nanometres };
+type Bay = { readonly id: string; readonly line: AlongEdge; readonly from: Nanometres; readonly clearNm: Nanometres };
 
 /** Two rails and the balusters between them, in one bay between posts. */
 function bayPieces({ id, line, from, clearNm }: Bay, timber: GuardTimber, plan: FloorPlan, choices: DeckChoices) {
