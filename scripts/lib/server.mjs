@@ -1,11 +1,14 @@
 import { spawn } from "node:child_process";
-import { inRoot, root } from "./paths.mjs";
+import { join } from "node:path";
+import { root } from "./paths.mjs";
+import { ensureServerBuild, serverBuild, serverFolder } from "./serverBuild.mjs";
 
 /** Starts the API server and resolves once it listens. */
-export function startServer(environment) {
-  const child = spawn(process.execPath, ["--import", "tsx", inRoot("packages/server/src/main.ts")], {
+export async function startServer(environment) {
+  await ensureServerBuild();
+  const child = spawn(process.execPath, ["--enable-source-maps", join(serverFolder, "main.js")], {
     cwd: root,
-    env: { ...process.env, ...environment },
+    env: { ...process.env, WIDE_PORCH_BUILD: serverBuild(), ...environment },
     stdio: ["ignore", "inherit", "inherit", "ipc"],
     // Ctrl-C reaches us, and we stop it: otherwise the database could go first.
     detached: true,

@@ -10,61 +10,43 @@ import helmet from "helmet";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { DataSource } from "typeorm";
-import { assemblyEndpoints } from "./assemblies/routes";
 import type { Config } from "./config";
-import { type Endpoint, mount } from "./http/endpoint";
+import { allEndpoints } from "./endpoints";
+import type { BodyOf, Endpoint } from "./http/endpoint";
+import { mount } from "./http/mount";
 import { HttpProblem, problemHandler, unknownRoute } from "./http/problemDetails";
-import { jobFileEndpoints } from "./jobFiles/routes";
-import { jobCopyEndpoints } from "./jobs/copies";
-import { jobListEndpoints } from "./jobs/list";
-import { jobPriceEndpoints } from "./jobs/price";
-import { jobEndpoints } from "./jobs/routes";
 import { openApiDocument } from "./openapi/document";
-import { partEndpoints } from "./parts/routes";
-import { photoEndpoints } from "./photos/routes";
-import { priceBatchEndpoints } from "./priceList/batches";
-import { priceListEndpoints } from "./priceList/routes";
-import { quoteInputEndpoints } from "./quotes/inputs";
-import { quoteEndpoints } from "./quotes/routes";
-import { roofReportEndpoints } from "./roofReports/routes";
+import type { HeavyAnswers } from "./pool/heavyAnswers";
+import type { Services } from "./services";
 import { AttemptStore } from "./sessions/attemptStore";
-import { sessionEndpoints } from "./sessions/routes";
 import { readSession, requireCsrfToken, requireSignedIn } from "./sessions/signedIn";
-import { supplierEndpoints } from "./suppliers/routes";
-import { worksheetEndpoints } from "./worksheet/routes";
 
 const WRONG_SIGN_INS = 10;
 /** Whoever it is for: one place tries no list of people. A site office shares one. */
 const WRONG_SIGN_INS_FROM_A_PLACE = 60;
 const WINDOW_MS = 10 * 60_000;
 const LARGEST_BODY = "4mb";
-/** A job file carries the job's photos. */
-const LARGEST_JOB_FILE = "200mb";
-/** Tens of thousands of items. */
-const LARGEST_PRICE_FILE = "40mb";
-const PHOTO_PATH = /^\/jobs\/[^/]+\/photos\/[^/]+$/;
+/** Bodies that are passed on as bytes, and how large they may be. */
+const LARGEST: Readonly<Record<Exclude<BodyOf, "json">, string | number>> = {
+  // Tens of thousands of items.
+  "large-json": "40mb",
+  // A job file carries the job's photos.
+  "job-file": "200mb",
+  // A little more than a photo may be, so that one too large is told so in words.
+  picture: LARGEST_PHOTO_BYTES + 1024,
+};
 
-export const allEndpoints = (
-  dataSource: DataSource,
-  config: Pick<Config, "demo" | "secureCookies" | "roofReports" | "suppliers">,
-): Endpoint[] => [
-  ...sessionEndpoints(dataSource, config),
-  ...jobListEndpoints(dataSource),
-  ...jobEndpoints(dataSource),
-  ...jobPriceEndpoints(dataSource),
-  ...jobCopyEndpoints(dataSource),
-  ...partEndpoints(dataSource),
-  ...photoEndpoints(dataSource),
-  ...quoteEndpoints(dataSource),
-  ...quoteInputEndpoints(dataSource),
-  ...priceListEndpoints(dataSource),
-  ...priceBatchEndpoints(dataSource),
-  ...jobFileEndpoints(dataSource),
-  ...assemblyEndpoints(dataSource),
-  ...roofReportEndpoints(dataSource, config),
-  ...worksheetEndpoints(dataSource),
-  ...supplierEndpoints(config),
-];
+/** Only people who are signed in may send much. */
+function readBytes(router: express.Router, endpoints: readonly Endpoint[]): void {
+  for (const { method, path, bodyOf = "json" } of endpoints) {
+    if (bodyOf === "json") continue;
+    const type = bodyOf === "picture" ? () => true : "application/json";
+    router[method](path, requireSignedIn, express.raw({ type, limit: LARGEST[bodyOf] }));
+  }
+}
+
+/** What the app works with beside the database. */
+export type Working = { readonly heavy: HeavyAnswers; readonly services: Services };
 
 const placeOf = (request: Request): string => ipKeyGenerator(request.ip ?? "");
 
@@ -96,9 +78,9 @@ const signInLimit = (
       next(new HttpProblem(429, { detail: "Too many wrong passwords. Wait ten minutes and try again." })),
   });
 
-function apiRouter(dataSource: DataSource, config: Config): express.Router {
+function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: Working): express.Router {
   const router = express.Router();
-  const endpoints = allEndpoints(dataSource, config);
+  const endpoints = allEndpoints(dataSource, config, services);
   router.use((_request, response, next) => {
     response.setHeader("Cache-Control", "no-store");
     next();
@@ -112,18 +94,14 @@ function apiRouter(dataSource: DataSource, config: Config): express.Router {
     response.json(openApi);
   });
   router.use(cookieParser(), readSession(dataSource), requireCsrfToken);
-  // Only people who are signed in may send much.
-  router.use("/job-files", requireSignedIn, express.json({ limit: LARGEST_JOB_FILE }));
-  router.use("/price-batches", requireSignedIn, express.json({ limit: LARGEST_PRICE_FILE }));
-  // A little more than a photo may be, so that one too large is told so in words.
-  router.use(PHOTO_PATH, requireSignedIn, express.raw({ type: () => true, limit: LARGEST_PHOTO_BYTES + 1024 }));
+  readBytes(router, endpoints);
   router.use(express.json({ limit: LARGEST_BODY }));
   router.post(
     "/session",
     signInLimit(dataSource, WRONG_SIGN_INS_FROM_A_PLACE, (request) => `place ${placeOf(request)}`),
     signInLimit(dataSource, WRONG_SIGN_INS, (request) => `${placeOf(request)} ${personOf(request)}`),
   );
-  mount(router, endpoints);
+  mount(router, endpoints, { heavy, ...config });
   router.use(unknownRoute);
   return router;
 }
@@ -166,13 +144,13 @@ const securityHeaders = helmet({
   strictTransportSecurity: false,
 });
 
-export function createApp(dataSource: DataSource, config: Config, logger: Logger): Express {
+export function createApp(dataSource: DataSource, config: Config, logger: Logger, working: Working): Express {
   const app = express();
   app.disable("x-powered-by");
   app.set("query parser", "simple");
   app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith("/api/") } }));
   app.use(securityHeaders, compression());
-  app.use("/api/v1", apiRouter(dataSource, config));
+  app.use("/api/v1", apiRouter(dataSource, config, working));
   if (config.webFolder && existsSync(join(config.webFolder, "index.html"))) app.use(...webApp(config.webFolder));
   app.use(unknownRoute);
   app.use(problemHandler);

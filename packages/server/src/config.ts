@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { z } from "zod";
 
 const configSchema = z.object({
@@ -17,6 +18,8 @@ const configSchema = z.object({
   /** Address of the service by which suppliers send their prices; the small stand-in that ships with the app where there is none. */
   WIDE_PORCH_SUPPLIERS: z.url().optional(),
   WIDE_PORCH_SECURE_COOKIES: z.enum(["0", "1"]).default("0"),
+  /** Which build of the program this is: answers that another one kept are asked for anew. */
+  WIDE_PORCH_BUILD: z.string().max(80).default(""),
   LOG_LEVEL: z.enum(["fatal", "error", "warn", "info", "debug", "silent"]).default("info"),
 });
 
@@ -29,6 +32,7 @@ export type Config = {
   readonly roofReports: string | undefined;
   readonly suppliers: string | undefined;
   readonly secureCookies: boolean;
+  readonly build: string;
   readonly logLevel: string;
 };
 
@@ -50,6 +54,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     roofReports: read.WIDE_PORCH_ROOF_REPORTS,
     suppliers: read.WIDE_PORCH_SUPPLIERS,
     secureCookies: read.WIDE_PORCH_SECURE_COOKIES === "1",
+    build: read.WIDE_PORCH_BUILD || randomUUID(),
     logLevel: read.LOG_LEVEL,
   };
 }

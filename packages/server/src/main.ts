@@ -3,6 +3,8 @@ import { createApp } from "./app";
 import { readConfig } from "./config";
 import { alone, createDataSource } from "./database/dataSource";
 import { loadDemo } from "./demo/load";
+import { startHeavyAnswers } from "./pool/heavyAnswers";
+import { closeServices, startServices } from "./services";
 import { forkSuppliers } from "./standIns/forkSuppliers";
 import { startRoofReports } from "./standIns/roofReports";
 
@@ -22,12 +24,13 @@ async function main(): Promise<void> {
   });
   const standIn = config.roofReports === undefined ? await startRoofReports() : undefined;
   const suppliers = config.suppliers === undefined ? await forkSuppliers() : undefined;
-  const services = {
+  const standIns = {
     ...config,
     roofReports: config.roofReports ?? standIn?.address,
     suppliers: config.suppliers ?? suppliers?.address,
   };
-  const server = createApp(dataSource, services, logger).listen(config.port, config.host, () => {
+  const working = { heavy: startHeavyAnswers(standIns, logger), services: startServices() };
+  const server = createApp(dataSource, standIns, logger, working).listen(config.port, config.host, () => {
     const address = server.address();
     const port = typeof address === "object" && address ? address.port : config.port;
     logger.info({ port }, "listening");
@@ -40,7 +43,11 @@ async function main(): Promise<void> {
   });
 
   const stop = (): void => {
-    server.close(() => void dataSource.destroy());
+    server.close(() => {
+      void working.heavy.close();
+      void closeServices(working.services);
+      void dataSource.destroy();
+    });
     void standIn?.stop();
     void suppliers?.stop();
     server.closeIdleConnections();

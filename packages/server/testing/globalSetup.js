@@ -1,7 +1,9 @@
 const path = require("node:path");
 
-/** A database of the tests' own, unless `npm test` has started one already. */
+/** The server's threads bundled, and a database of the tests' own, unless `npm test` has started one already. */
 module.exports = async () => {
+  const { ensureServerBuild } = await import("../../../scripts/lib/serverBuild.mjs");
+  await ensureServerBuild();
   if (process.env.WIDE_PORCH_DB_PORT) return;
   const { startMariadb } = await import("../../../scripts/lib/mariadb.mjs");
   const database = await startMariadb(path.resolve(__dirname, "../../../.test-data/jest"));

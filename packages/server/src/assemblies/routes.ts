@@ -79,6 +79,7 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Save an assembly as its next version; jobs keep the version they have",
     status: 200,
+    heavy: true,
     body: z.object({ baseVersion, assembly: assemblySchema }).meta({ id: "AssemblyChange" }),
     answer: assemblyAnswerSchema,
     handle: async ({ user, param, body }) => {

@@ -24,9 +24,13 @@ import { RoofStarters1764700000000 } from "./roofStarters";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
 import { SoundRecords1764400000000 } from "./soundRecords";
 
-export function createDataSource({ database }: Pick<Config, "database">): DataSource {
+/** Connections that the answering thread has. */
+const CONNECTIONS = 10;
+
+export function createDataSource({ database }: Pick<Config, "database">, connections = CONNECTIONS): DataSource {
   return new DataSource({
     type: "mariadb",
+    poolSize: connections,
     host: database.host,
     port: database.port,
     username: database.user,

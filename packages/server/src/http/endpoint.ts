@@ -1,8 +1,8 @@
-import type { Request, RequestHandler, Response, Router } from "express";
 import type { z } from "zod";
 import type { Role, UserRow } from "../companies/entity";
 import type { SessionRow } from "../sessions/entity";
 import { HttpProblem, problemsOf, unfit } from "./problemDetails";
+import type { Received } from "./received";
 import { textProblems } from "./wellFormed";
 
 export type SignedIn = { readonly user: UserRow; readonly session: SessionRow };
@@ -15,18 +15,20 @@ declare global {
   }
 }
 
-/** Who may call: anyone, anyone signed in, or those who see costs. */
-export type Access = "public" | "signed-in" | "sees-costs";
+/** Who may call: anyone, anyone signed in, those who see costs, or the company's owners. */
+export type Access = "public" | "signed-in" | "sees-costs" | "owner";
 
 export const seesCosts = (role: Role): boolean => role !== "crew";
 
 export type Call<Body, Query> = {
-  readonly request: Request;
-  readonly response: Response;
+  readonly received: Received;
   readonly body: Body;
   readonly query: Query;
   readonly param: (name: string) => string;
 };
+
+/** How large a body may be, and whether it is passed on as bytes. */
+export type BodyOf = "json" | "large-json" | "picture" | "job-file";
 
 type Shared = {
   readonly method: "get" | "post" | "put" | "patch" | "delete";
@@ -37,6 +39,12 @@ type Shared = {
   /** What is answered; none for a file or an empty answer. */
   readonly answer?: z.ZodType;
   readonly contentType?: string;
+  /** Answered by a thread of the pool: what reckons, decodes, or reads much. */
+  readonly heavy?: true;
+  /** Of another body than a record of JSON. */
+  readonly bodyOf?: BodyOf;
+  /** What the answer follows from, found cheaply: the same tag is the same answer. */
+  readonly tag?: (received: Received, signedIn: SignedIn) => Promise<string>;
 };
 
 type PublicDefinition<Body, Query> = Shared & {
@@ -53,12 +61,12 @@ type SignedInDefinition<Body, Query> = Shared & {
   readonly handle: (call: Call<Body, Query> & SignedIn) => Promise<unknown>;
 };
 
-/** One declaration serves the router and the OpenAPI document. */
+/** One declaration serves the router, the pool and the OpenAPI document. */
 export type Endpoint = Shared & {
   readonly access: Access;
   readonly body?: z.ZodType;
   readonly query?: z.ZodType;
-  readonly run: (request: Request, response: Response) => Promise<unknown>;
+  readonly run: (received: Received) => Promise<unknown>;
 };
 
 function parse<T>(schema: z.ZodType<T> | undefined, value: unknown): T {
@@ -69,49 +77,53 @@ function parse<T>(schema: z.ZodType<T> | undefined, value: unknown): T {
   return result.data;
 }
 
+/** Bodies that came as bytes because they are large are read where they are answered. */
+function bodyOf({ bodyOf: kind }: Pick<Shared, "bodyOf">, body: unknown): unknown {
+  if (kind === undefined || kind === "json" || kind === "picture" || !(body instanceof Uint8Array)) return body;
+  try {
+    return JSON.parse(Buffer.from(body.buffer, body.byteOffset, body.byteLength).toString("utf8"));
+  } catch {
+    throw new HttpProblem(400);
+  }
+}
+
 function callOf<Body, Query>(
-  definition: { body?: z.ZodType<Body>; query?: z.ZodType<Query> },
-  request: Request,
-  response: Response,
+  definition: Shared & { body?: z.ZodType<Body>; query?: z.ZodType<Query> },
+  received: Received,
 ): Call<Body, Query> {
-  const problems = [...textProblems(request.body), ...textProblems(request.params), ...textProblems(request.query)];
+  const body = bodyOf(definition, received.body);
+  const problems = [...textProblems(body), ...textProblems(received.params), ...textProblems(received.query)];
   if (problems.length > 0) throw unfit(problems);
   return {
-    request,
-    response,
-    body: parse(definition.body, request.body),
-    query: parse(definition.query, request.query),
-    param: (name) => String(request.params[name]),
+    received,
+    body: parse(definition.body, body),
+    query: parse(definition.query, received.query),
+    param: (name) => received.params[name] ?? "",
   };
+}
+
+/** Who is signed in, for an endpoint that asks for somebody. Throws 401, and 403 for a role that it is not for. */
+export function admitted(access: Access, signedIn: SignedIn | undefined): SignedIn {
+  if (!signedIn) throw new HttpProblem(401);
+  if (access === "sees-costs" && !seesCosts(signedIn.user.role)) {
+    throw new HttpProblem(403, { detail: "Costs and quotes are not shown to crew." });
+  }
+  if (access === "owner" && signedIn.user.role !== "owner") {
+    throw new HttpProblem(403, { detail: "Only an owner of the company can do this." });
+  }
+  return signedIn;
 }
 
 export function publicEndpoint<Body = undefined, Query = undefined>(
   definition: PublicDefinition<Body, Query>,
 ): Endpoint {
-  return { ...definition, run: (request, response) => definition.handle(callOf(definition, request, response)) };
+  return { ...definition, run: async (received) => definition.handle(callOf(definition, received)) };
 }
 
 export function endpoint<Body = undefined, Query = undefined>(definition: SignedInDefinition<Body, Query>): Endpoint {
-  const run = (request: Request, response: Response) => {
-    const { signedIn } = request;
-    if (!signedIn) throw new HttpProblem(401);
-    if (definition.access === "sees-costs" && !seesCosts(signedIn.user.role)) {
-      throw new HttpProblem(403, { detail: "Costs and quotes are not shown to crew." });
-    }
-    return definition.handle({ ...callOf(definition, request, response), ...signedIn });
+  const run = async (received: Received) => {
+    const signedIn = admitted(definition.access, received.signedIn);
+    return definition.handle({ ...callOf(definition, received), ...signedIn });
   };
-  return { ...definition, run: async (request, response) => run(request, response) };
-}
-
-const handlerOf =
-  (each: Endpoint): RequestHandler =>
-  async (request, response) => {
-    const answer = await each.run(request, response);
-    if (response.headersSent || response.writableEnded) return;
-    if (answer === undefined) response.status(each.status).end();
-    else response.status(each.status).json(answer);
-  };
-
-export function mount(router: Router, endpoints: readonly Endpoint[]): void {
-  for (const each of endpoints) router[each.method](each.path, handlerOf(each));
+  return { ...definition, run };
 }

@@ -1,7 +1,6 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { pino } from "pino";
 import supertest from "supertest";
 import { QueryFailedError } from "typeorm";
 import { createApp } from "../app";
@@ -53,7 +52,7 @@ describe("the app's own files", () => {
     const webFolder = mkdtempSync(join(tmpdir(), "wide porch web "));
     writeFileSync(join(webFolder, "index.html"), "<html>the page</html>");
     try {
-      const app = supertest(createApp(server.dataSource, { ...server.config, webFolder }, pino({ level: "silent" })));
+      const app = supertest(createApp(server.dataSource, { ...server.config, webFolder }, server.logger, server));
       const page = await app.get("/jobs/anything").set("Accept", "text/html").expect(200);
       expect(page.text).toContain("the page");
       for (const gone of ["/_expo/static/js/web/entry-0123.js", "/assets/fonts/gone.ttf"]) {

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { newExtra, plainHire } from "@wide-porch/core";
-import { allEndpoints } from "../app";
+import { allEndpoints } from "../endpoints";
 import { type Agent, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
 
 /** Figures that stand nowhere else: wherever one of them is answered, a cost is. */
@@ -83,7 +83,11 @@ const addresses = (): string[] => {
     id: "outside-wall",
     version: "1",
   };
-  return allEndpoints(server.dataSource, { ...server.config, roofReports: undefined, suppliers: undefined })
+  return allEndpoints(
+    server.dataSource,
+    { ...server.config, roofReports: undefined, suppliers: undefined },
+    server.services,
+  )
     .filter(({ method }) => method === "get")
     .map(({ path }) => `/api/v1${path.replace(/:(\w+)/g, (_, name: string) => values[name] ?? "none")}`);
 };

@@ -38,6 +38,11 @@ export class HttpProblem extends Error {
     super(extra.detail ?? TITLES[status] ?? "Error");
     this.details = { type: "about:blank", title: TITLES[status] ?? "Error", status, ...extra };
   }
+
+  /** A problem that was met elsewhere. */
+  static of({ status, ...extra }: ProblemDetails): HttpProblem {
+    return new HttpProblem(status, extra);
+  }
 }
 
 export const notFound = (what: string): HttpProblem => new HttpProblem(404, { detail: `There is no such ${what}.` });
@@ -54,7 +59,7 @@ export const unknownRoute: RequestHandler = (request) => {
 };
 
 /** A body-parser failure carries its status; anything else unknown is ours, and says nothing of the inside. */
-function toProblem(error: unknown): HttpProblem {
+export function toProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   if (error instanceof z.ZodError) return unfit(problemsOf(error));
   if (metAnother(error)) {

@@ -20,7 +20,7 @@ export function textProblems(body: unknown): Problem[] {
   for (let place = open.pop(); place && problems.length < 20; place = open.pop()) {
     const { value, path } = place;
     if (typeof value === "string" && !isWellFormed(value)) problems.push(notText(path));
-    if (typeof value !== "object" || value === null || Buffer.isBuffer(value)) continue;
+    if (typeof value !== "object" || value === null || ArrayBuffer.isView(value)) continue;
     if (path.length >= DEEPEST) {
       problems.push({ code: "too-deep", path: path.slice(0, 5).join("."), message: "This is nested too deep." });
       continue;

@@ -21,6 +21,7 @@ import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, unfit } from "../http/problemDetails";
+import { Reply } from "../http/reply";
 import { jobAnswer, jobAnswerSchema } from "../jobs/answers";
 import type { JobRow } from "../jobs/entity";
 import { insertJob } from "../jobs/routes";
@@ -164,10 +165,10 @@ export const jobFileEndpoints = (dataSource: DataSource): Endpoint[] => [
     summary: "The whole job as one file",
     status: 200,
     answer: jobFileSchema,
-    handle: async ({ user, param, response }) => {
+    heavy: true,
+    handle: async ({ user, param }) => {
       const file = await exportJob(dataSource, user.companyId, param("jobId"));
-      response.setHeader("Content-Disposition", 'attachment; filename="job.json"');
-      return file;
+      return new Reply(file, { headers: { "Content-Disposition": 'attachment; filename="job.json"' } });
     },
   }),
   endpoint({
@@ -176,6 +177,8 @@ export const jobFileEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Add a job from a file; a file that does not fit changes nothing and is told where it fails",
     status: 201,
+    heavy: true,
+    bodyOf: "job-file",
     // Read by `readJobFile`, which brings older files up to date before it checks them.
     body: z.unknown(),
     answer: jobAnswerSchema,

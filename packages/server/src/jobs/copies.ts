@@ -26,6 +26,7 @@ export const jobCopyEndpoints = (dataSource: DataSource): Endpoint[] => [
     summary:
       "A job as the start of another: all of its parts or some, at the prices of today; the first stays as it is",
     status: 201,
+    heavy: true,
     body: copySchema,
     answer: jobAnswerSchema,
     handle: ({ user, param, body }) =>

@@ -1,4 +1,4 @@
-import { randomUUID } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
 import {
   type Assembly,
   assemblySchema,
@@ -17,7 +17,7 @@ import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { shownTo } from "../assemblies/shownTo";
 import { libraryOf, newestStandard } from "../assemblies/store";
-import { companyEntity } from "../companies/entity";
+import { companyEntity, type UserRow } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
@@ -26,7 +26,7 @@ import { keptItems } from "../priceList/inForce";
 import { jobAnswer, jobAnswerSchema, partAnswer, partAnswerSchema } from "./answers";
 import { commandOf, once } from "./commands";
 import { type JobRow, jobEntity } from "./entity";
-import { reckon } from "./price";
+import { priceTag, reckon } from "./price";
 import { allPartsOf, changeNumberOf, jobOf, lockJob, partsSince } from "./store";
 
 const changesSchema = jobFieldsSchema.strict();
@@ -62,6 +62,13 @@ const jobChangesSchema = z.object({
   changed: fullJobSchema.omit({ change: true }).optional(),
 });
 
+/** What a job's answer follows from, for a person of that role who has some assemblies already. Throws 404. */
+async function jobTag(dataSource: DataSource, { companyId, role }: UserRow, jobId: string, query: unknown) {
+  const change = await changeNumberOf(dataSource, companyId, jobId);
+  const known = createHash("sha256").update(JSON.stringify(query)).digest("base64url").slice(0, 16);
+  return `${jobId}-${change}-${seesCosts(role) ? "whole" : "crew"}-${known}`;
+}
+
 export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
   endpoint({
     method: "post",
@@ -88,6 +95,8 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "A job with its parts",
     status: 200,
+    heavy: true,
+    tag: ({ params, query }, { user }) => jobTag(dataSource, user, params.jobId ?? "", query),
     query: z.object({ known: knownSchema }),
     answer: fullJobSchema,
     handle: async ({ user, param, query: { known } }) => {
@@ -182,6 +191,8 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "Every count line of the job with its working, and the order list without prices",
     status: 200,
+    heavy: true,
+    tag: ({ params }, { user }) => priceTag(dataSource, user.companyId, params.jobId ?? ""),
     answer: z.object({ counts: z.array(z.unknown()), order: z.unknown() }),
     handle: async ({ user, param }) => {
       const { counts, order } = await reckon(dataSource, user.companyId, param("jobId"));

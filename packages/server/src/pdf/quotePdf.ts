@@ -1,6 +1,6 @@
 import { formatMoney, type QuoteDocument, quoteTotals } from "@wide-porch/core";
-import type { Response } from "express";
 import PDFDocument from "pdfkit";
+import { Reply } from "../http/reply";
 
 const FONTS = {
   text: require.resolve(
@@ -186,14 +186,15 @@ export const pdfFileName = (quote: QuoteDocument): string => {
   return `${plain.trim().replace(/\s+/g, "-").slice(0, 80) || "quote"}.pdf`;
 };
 
-export function sendQuotePdf(response: Response, quote: QuoteDocument, known: QuotePictures): Promise<void> {
+/** The paper as an answer. */
+export function quotePdfReply(quote: QuoteDocument, known: QuotePictures): Promise<Reply> {
   const pdf = quotePdf(quote, known);
-  response.status(200).type("application/pdf");
-  response.setHeader("Content-Disposition", `attachment; filename="${pdfFileName(quote)}"`);
+  const chunks: Buffer[] = [];
+  const headers = { "Content-Disposition": `attachment; filename="${pdfFileName(quote)}"` };
   return new Promise((resolve, reject) => {
-    response.on("finish", resolve).on("error", reject).on("close", resolve);
+    pdf.on("data", (chunk: Buffer) => chunks.push(chunk));
     pdf.on("error", reject);
-    pdf.pipe(response);
+    pdf.on("end", () => resolve(new Reply(Buffer.concat(chunks), { contentType: "application/pdf", headers })));
     pdf.end();
   });
 }

@@ -3,6 +3,7 @@ import { z } from "zod";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
+import { Reply } from "../http/reply";
 import { jobOf, lockJob } from "../jobs/store";
 import { photoEntity } from "./entity";
 import { keepPhoto, readPicture } from "./store";
@@ -20,10 +21,12 @@ export const photoEndpoints = (dataSource: DataSource): Endpoint[] => [
     summary:
       "Keep a photo: the picture's bytes as the body, JPEG, PNG or WebP of at most 8 MB. Sent twice it is kept once",
     status: 200,
+    heavy: true,
+    bodyOf: "picture",
     answer: z.object({ id: z.string(), widthPx: z.int(), heightPx: z.int() }),
-    handle: async ({ user, param, request }) => {
+    handle: async ({ user, param, received }) => {
       const id = requireUuid(param("photoId"));
-      const picture = await readPicture(request.body);
+      const picture = await readPicture(received.body);
       return inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         await keepPhoto(manager, { id, companyId: user.companyId, jobId: job.id, userId: user.id }, picture);
@@ -38,16 +41,15 @@ export const photoEndpoints = (dataSource: DataSource): Endpoint[] => [
     summary: "A photo. It never changes under its id",
     status: 200,
     contentType: "image/jpeg",
-    handle: async ({ user, param, response }) => {
+    handle: async ({ user, param }) => {
       const { companyId } = user;
       const job = await jobOf(dataSource, companyId, param("jobId"));
       const photo = await dataSource
         .getRepository(photoEntity)
         .findOneBy({ id: param("photoId"), companyId, jobId: job.id });
       if (!photo) throw notFound("photo");
-      response.setHeader("Content-Type", photo.contentType);
-      response.setHeader("Cache-Control", "private, max-age=31536000, immutable");
-      response.end(photo.bytes);
+      const headers = { "Cache-Control": "private, max-age=31536000, immutable" };
+      return new Reply(photo.bytes, { contentType: photo.contentType, headers });
     },
   }),
 ];

@@ -24,8 +24,10 @@ const notAPicture = (message: string): HttpProblem =>
  * What a picture is by its bytes, whatever it was called; decoded once, so that what is kept can be shown and printed. Throws
  * 422 for what is none or cannot be decoded whole, and 413 for one too large.
  */
-export async function readPicture(bytes: unknown): Promise<Picture> {
-  if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw notAPicture("This is no picture: it is empty.");
+export async function readPicture(sent: unknown): Promise<Picture> {
+  if (!(sent instanceof Uint8Array) || sent.length === 0) throw notAPicture("This is no picture: it is empty.");
+  // From another thread it comes as plain bytes.
+  const bytes = Buffer.from(sent.buffer, sent.byteOffset, sent.byteLength);
   if (bytes.length > LARGEST_PHOTO_BYTES) throw new HttpProblem(413, { detail: "A photo is at most 8 MB." });
   const { width, height, format } = await sharp(bytes, { limitInputPixels: false })
     .metadata()

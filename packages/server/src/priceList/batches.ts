@@ -71,6 +71,8 @@ export const priceBatchEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Take items of a file or a supplier together: all of them, or none where one has changed meanwhile",
     status: 201,
+    heavy: true,
+    bodyOf: "large-json",
     body: takeSchema,
     answer: batchSchema,
     handle: ({ user, body }) =>
@@ -96,6 +98,7 @@ export const priceBatchEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Put items back to what they were before a batch; those changed since stay, and are named",
     status: 200,
+    heavy: true,
     answer: z.object({ batch: batchSchema, left: z.array(z.string()) }),
     handle: ({ user, param }) =>
       inTransaction(dataSource, async (manager) => {

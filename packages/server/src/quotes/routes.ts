@@ -10,7 +10,7 @@ import { HttpProblem, notFound } from "../http/problemDetails";
 import { commandOf, once } from "../jobs/commands";
 import { jobOf, lockJob, partsOf, touchJob } from "../jobs/store";
 import { paperPictures } from "../pdf/paperPictures";
-import { type QuotePictures, sendQuotePdf } from "../pdf/quotePdf";
+import { type QuotePictures, quotePdfReply } from "../pdf/quotePdf";
 import { photoEntity } from "../photos/entity";
 import { pricesOfJob } from "../priceList/inForce";
 import { quoteDate } from "./dates";
@@ -139,6 +139,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Issue the job's quote as it stands; later changes to the job leave it as it is",
     status: 201,
+    heavy: true,
     body: issueSchema,
     answer: quoteAnswerSchema,
     handle: ({ user, param, body }) =>
@@ -156,6 +157,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     summary: "The quote as it would be issued now",
     status: 200,
     query: dateSchema,
+    heavy: true,
     answer: quoteDocumentSchema,
     handle: async ({ user, param, query }) => {
       const issued = { number: DRAFT, date: quoteDate(query.date) };
@@ -170,10 +172,11 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 200,
     query: dateSchema,
     contentType: "application/pdf",
-    handle: async ({ user, param, query, response }) => {
+    heavy: true,
+    handle: async ({ user, param, query }) => {
       const issued = { number: DRAFT, date: quoteDate(query.date) };
       const { document } = await makeQuote(dataSource, user.companyId, param("jobId"), issued);
-      await sendQuotePdf(response, document, await picturesOf(dataSource, user.companyId, document));
+      return quotePdfReply(document, await picturesOf(dataSource, user.companyId, document));
     },
   }),
   endpoint({
@@ -183,11 +186,12 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     summary: "An issued quote as a PDF",
     status: 200,
     contentType: "application/pdf",
-    handle: async ({ user, param, response }) => {
+    heavy: true,
+    handle: async ({ user, param }) => {
       const where = { companyId: user.companyId, jobId: param("jobId"), id: param("quoteId") };
       const row = await dataSource.getRepository(quoteEntity).findOneBy(where);
       if (!row) throw notFound("quote");
-      await sendQuotePdf(response, row.document, await picturesOf(dataSource, user.companyId, row.document));
+      return quotePdfReply(row.document, await picturesOf(dataSource, user.companyId, row.document));
     },
   }),
 ];

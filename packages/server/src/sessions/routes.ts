@@ -1,5 +1,3 @@
-import { verify } from "@node-rs/argon2";
-import type { Request, Response } from "express";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { companyEntity, ROLES, type UserRow, userEntity } from "../companies/entity";
@@ -7,15 +5,15 @@ import type { Config } from "../config";
 import { DEMO_PASSWORD, DEMO_PEOPLE } from "../demo/people";
 import { type Endpoint, publicEndpoint, type SignedIn } from "../http/endpoint";
 import { HttpProblem } from "../http/problemDetails";
+import type { Received } from "../http/received";
+import { type CookieChange, Reply } from "../http/reply";
+import type { Services } from "../services";
 import { sessionEntity } from "./entity";
-import { SESSION_COOKIE } from "./signedIn";
+import type { Passwords } from "./passwords";
 import { hashToken, newToken } from "./tokens";
 
 const SESSION_DAYS = 30;
 const DAY_MS = 86_400_000;
-/** Checked when no such person exists, so that the answer takes as long as for a wrong password. */
-const NOBODYS_HASH =
-  "$argon2id$v=19$m=19456,t=2,p=1$Gz46uTXSMBMAUuqBlxjtag$D6qBfINcXSIXtiJbAFIFKelzIVrT5kAUSIqN0WrVvcA";
 
 export const sessionSchema = z
   .object({
@@ -43,34 +41,37 @@ async function describe(dataSource: DataSource, { user, session }: SignedIn): Pr
 async function startSession(
   dataSource: DataSource,
   user: UserRow,
-  response: Response,
-  secure: boolean,
-): Promise<SignedIn> {
+): Promise<{ readonly signedIn: SignedIn; readonly cookie: CookieChange }> {
   const token = newToken();
   const expiresAt = new Date(Date.now() + SESSION_DAYS * DAY_MS);
   const session = { id: hashToken(token), userId: user.id, csrfToken: newToken(), expiresAt };
   const sessions = dataSource.getRepository(sessionEntity);
   await sessions.createQueryBuilder().delete().where("expiresAt < UTC_TIMESTAMP()").execute();
   await sessions.insert(session);
-  response.cookie(SESSION_COOKIE, token, { httpOnly: true, sameSite: "strict", secure, expires: expiresAt, path: "/" });
-  return { user, session };
+  return { signedIn: { user, session }, cookie: { token, expires: expiresAt } };
 }
 
-async function personFor(dataSource: DataSource, email: string, password: string): Promise<UserRow> {
+async function personFor(
+  dataSource: DataSource,
+  passwords: Passwords,
+  email: string,
+  password: string,
+): Promise<UserRow> {
   const user = await dataSource.getRepository(userEntity).findOneBy({ email });
-  const matches = await verify(user?.passwordHash ?? NOBODYS_HASH, password);
+  const matches = await passwords.matches(user?.passwordHash, password);
   if (!user || !matches) throw new HttpProblem(401, { detail: "This address and password do not go together." });
   return user;
 }
 
-async function endSession(dataSource: DataSource, request: Request, response: Response): Promise<void> {
-  if (request.signedIn) await dataSource.getRepository(sessionEntity).delete({ id: request.signedIn.session.id });
-  response.clearCookie(SESSION_COOKIE, { path: "/" });
+async function endSession(dataSource: DataSource, { signedIn }: Received): Promise<Reply> {
+  if (signedIn) await dataSource.getRepository(sessionEntity).delete({ id: signedIn.session.id });
+  return new Reply(undefined, { cookie: null });
 }
 
 export const sessionEndpoints = (
   dataSource: DataSource,
-  config: Pick<Config, "demo" | "secureCookies">,
+  config: Pick<Config, "demo">,
+  { passwords }: Services,
 ): Endpoint[] => [
   publicEndpoint({
     method: "post",
@@ -80,9 +81,10 @@ export const sessionEndpoints = (
     status: 201,
     body: signInSchema,
     answer: sessionSchema,
-    handle: async ({ body, response }) => {
-      const user = await personFor(dataSource, body.email, body.password);
-      return describe(dataSource, await startSession(dataSource, user, response, config.secureCookies));
+    handle: async ({ body }) => {
+      const user = await personFor(dataSource, passwords, body.email, body.password);
+      const { signedIn, cookie } = await startSession(dataSource, user);
+      return new Reply(await describe(dataSource, signedIn), { cookie });
     },
   }),
   publicEndpoint({
@@ -92,7 +94,7 @@ export const sessionEndpoints = (
     summary: "Who is signed in, if anyone, and the token that changes must carry",
     status: 200,
     answer: z.object({ session: sessionSchema.nullable() }),
-    handle: async ({ request: { signedIn } }) => ({ session: signedIn ? await describe(dataSource, signedIn) : null }),
+    handle: async ({ received: { signedIn } }) => ({ session: signedIn ? await describe(dataSource, signedIn) : null }),
   }),
   publicEndpoint({
     method: "delete",
@@ -100,7 +102,7 @@ export const sessionEndpoints = (
     access: "public",
     summary: "Sign out",
     status: 204,
-    handle: ({ request, response }) => endSession(dataSource, request, response),
+    handle: ({ received }) => endSession(dataSource, received),
   }),
   publicEndpoint({
     method: "get",

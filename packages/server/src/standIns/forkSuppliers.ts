@@ -1,5 +1,5 @@
 import { fork } from "node:child_process";
-import { join } from "node:path";
+import { builtScript } from "../builtScript";
 import type { StandIn } from "./roofReports";
 
 const PATIENCE_MS = 20_000;
@@ -11,8 +11,7 @@ const addressOf = (message: unknown): string | undefined =>
 
 /** Starts the suppliers' stand-in as a process of its own. Throws when it does not say where it listens. */
 export function forkSuppliers(): Promise<StandIn> {
-  const child = fork(join(__dirname, "suppliersMain.ts"), {
-    execArgv: process.execArgv,
+  const child = fork(builtScript("suppliersMain.js"), {
     stdio: ["ignore", "ignore", "inherit", "ipc"],
   });
   const stop = async (): Promise<void> => {

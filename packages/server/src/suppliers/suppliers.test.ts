@@ -2,7 +2,6 @@ import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import { guessPriceMatch, readPrices } from "@wide-porch/core";
 import { starterPriceList } from "@wide-porch/library";
-import { pino } from "pino";
 import supertest from "supertest";
 import { createApp } from "../app";
 import { DEMO_PASSWORD } from "../demo/people";
@@ -15,7 +14,7 @@ let standIn: StandIn;
 let ros: Agent;
 
 async function agentAsking(suppliers: string | undefined, email = "ros@fernhollow.example"): Promise<Agent> {
-  const app = createApp(server.dataSource, { ...server.config, suppliers }, pino({ level: "silent" }));
+  const app = createApp(server.dataSource, { ...server.config, suppliers }, server.logger, server);
   const own = supertest.agent(app);
   const answer = await own.post("/api/v1/session").send({ email, password: DEMO_PASSWORD }).expect(201);
   own.set("x-csrf-token", answer.body.csrfToken);

@@ -3,7 +3,7 @@ import { hash } from "@node-rs/argon2";
 import { partContext, type StudWall, studWallKind } from "@wide-porch/core";
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import { createConnection } from "mysql2/promise";
-import { pino } from "pino";
+import { type Logger, pino } from "pino";
 import supertest from "supertest";
 import type { DataSource } from "typeorm";
 import { createApp } from "../app";
@@ -13,13 +13,18 @@ import { type Config, readConfig } from "../config";
 import { createDataSource } from "../database/dataSource";
 import { loadDemo } from "../demo/load";
 import { DEMO_PASSWORD } from "../demo/people";
+import { type HeavyAnswers, startHeavyAnswers } from "../pool/heavyAnswers";
 import { priceItemEntity } from "../priceList/entity";
+import { closeServices, type Services, startServices } from "../services";
 
 export type Agent = ReturnType<typeof supertest.agent>;
 
 export type TestServer = {
   readonly dataSource: DataSource;
   readonly config: Config;
+  readonly services: Services;
+  readonly heavy: HeavyAnswers;
+  readonly logger: Logger;
   readonly anonymous: Agent;
   readonly signedInAs: (email: string, password?: string) => Promise<Agent>;
   readonly stop: () => Promise<void>;
@@ -40,7 +45,10 @@ export async function startTestServer(): Promise<TestServer> {
   const dataSource = await createDataSource(config).initialize();
   await dataSource.runMigrations();
   await loadDemo(dataSource);
-  const app = createApp(dataSource, config, pino({ level: "silent" }));
+  const logger = pino({ level: "silent" });
+  const heavy = startHeavyAnswers(config, logger);
+  const services = startServices();
+  const app = createApp(dataSource, config, logger, { heavy, services });
   const signedInAs = async (email: string, password = DEMO_PASSWORD): Promise<Agent> => {
     const agent = supertest.agent(app);
     const answer = await agent.post("/api/v1/session").send({ email, password }).expect(201);
@@ -48,10 +56,12 @@ export async function startTestServer(): Promise<TestServer> {
     return agent;
   };
   const stop = async () => {
+    await heavy.close();
+    await closeServices(services);
     await dataSource.destroy();
     await onServer(config, `DROP DATABASE ${name}`);
   };
-  return { dataSource, config, anonymous: supertest.agent(app), signedInAs, stop };
+  return { dataSource, config, services, heavy, logger, anonymous: supertest.agent(app), signedInAs, stop };
 }
 
 /** A second company, to see that nothing passes between the two. */

@@ -1,0 +1,40 @@
+import type { DataSource } from "typeorm";
+import { assemblyEndpoints } from "./assemblies/routes";
+import type { Config } from "./config";
+import type { Endpoint } from "./http/endpoint";
+import { jobFileEndpoints } from "./jobFiles/routes";
+import { jobCopyEndpoints } from "./jobs/copies";
+import { jobListEndpoints } from "./jobs/list";
+import { jobPriceEndpoints } from "./jobs/price";
+import { jobEndpoints } from "./jobs/routes";
+import { partEndpoints } from "./parts/routes";
+import { photoEndpoints } from "./photos/routes";
+import { priceBatchEndpoints } from "./priceList/batches";
+import { priceListEndpoints } from "./priceList/routes";
+import { quoteInputEndpoints } from "./quotes/inputs";
+import { quoteEndpoints } from "./quotes/routes";
+import { roofReportEndpoints } from "./roofReports/routes";
+import type { Services } from "./services";
+import { sessionEndpoints } from "./sessions/routes";
+import { supplierEndpoints } from "./suppliers/routes";
+import { worksheetEndpoints } from "./worksheet/routes";
+
+/** Everything that is answered, by the thread that listens and by the threads of the pool alike. */
+export const allEndpoints = (dataSource: DataSource, config: Config, services: Services): Endpoint[] => [
+  ...sessionEndpoints(dataSource, config, services),
+  ...jobListEndpoints(dataSource),
+  ...jobEndpoints(dataSource),
+  ...jobPriceEndpoints(dataSource),
+  ...jobCopyEndpoints(dataSource),
+  ...partEndpoints(dataSource),
+  ...photoEndpoints(dataSource),
+  ...quoteEndpoints(dataSource),
+  ...quoteInputEndpoints(dataSource),
+  ...priceListEndpoints(dataSource),
+  ...priceBatchEndpoints(dataSource),
+  ...jobFileEndpoints(dataSource),
+  ...assemblyEndpoints(dataSource),
+  ...roofReportEndpoints(dataSource, config),
+  ...worksheetEndpoints(dataSource),
+  ...supplierEndpoints(config),
+];

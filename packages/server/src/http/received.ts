@@ -1,0 +1,26 @@
+import type { Request } from "express";
+import type { SignedIn } from "./endpoint";
+
+/** A request as plain data, so that another thread can answer it. */
+export type Received = {
+  readonly params: Readonly<Record<string, string>>;
+  readonly query: unknown;
+  /** What was sent: parsed, or as bytes where its endpoint reads them itself. */
+  readonly body: unknown;
+  readonly ifNoneMatch: string | undefined;
+  /** What the device calls itself. */
+  readonly userAgent: string;
+  readonly signedIn: SignedIn | undefined;
+};
+
+const textOf = (value: string | string[] | undefined): string =>
+  Array.isArray(value) ? value.join("/") : (value ?? "");
+
+export const receivedOf = (request: Request): Received => ({
+  params: Object.fromEntries(Object.entries(request.params).map(([name, value]) => [name, textOf(value)])),
+  query: { ...request.query },
+  body: request.body,
+  ifNoneMatch: request.get("if-none-match"),
+  userAgent: (request.get("user-agent") ?? "").slice(0, 300),
+  signedIn: request.signedIn,
+});

@@ -1,0 +1,64 @@
+import supertest from "supertest";
+import { createApp } from "../app";
+import { DEMO_PASSWORD } from "../demo/people";
+import { type Agent, startTestServer, type TestServer } from "../testing/testServer";
+import { startHeavyAnswers } from "./heavyAnswers";
+
+let server: TestServer;
+let ros: Agent;
+beforeAll(async () => {
+  server = await startTestServer();
+  ros = await server.signedInAs("ros@fernhollow.example");
+});
+afterAll(() => server.stop());
+
+const firstJob = async (): Promise<string> => (await ros.get("/api/v1/jobs?sort=title").expect(200)).body.items[0].id;
+
+describe("work in threads of the pool", () => {
+  it("that takes too long is answered as a problem, and ends nothing else", async () => {
+    const heavy = startHeavyAnswers(server.config, server.logger, 5);
+    const app = createApp(server.dataSource, server.config, server.logger, { ...server, heavy });
+    try {
+      const agent = supertest.agent(app);
+      const { body } = await agent
+        .post("/api/v1/session")
+        .send({ email: "ros@fernhollow.example", password: DEMO_PASSWORD })
+        .expect(201);
+      agent.set("x-csrf-token", body.csrfToken);
+      const id = await firstJob();
+      const answer = await agent.get(`/api/v1/jobs/${id}/counts`).expect(422);
+      expect(answer.type).toBe("application/problem+json");
+      expect(answer.body.problems).toMatchObject([{ code: "too-much-work" }]);
+      await agent.get("/api/v1/health").expect(200);
+      await agent.get("/api/v1/jobs").expect(200);
+      // Another server's threads are none of its business.
+      await ros.get(`/api/v1/jobs/${id}/counts`).expect(200);
+    } finally {
+      await heavy.close();
+    }
+  });
+
+  it("leaves an answer to be worked out once for all who ask for the same, and says so by its tag", async () => {
+    const id = await firstJob();
+    const answers = await Promise.all(Array.from({ length: 6 }, () => ros.get(`/api/v1/jobs/${id}`).expect(200)));
+    const tags = new Set(answers.map(({ headers }) => headers.etag));
+    expect(tags.size).toBe(1);
+    const [tag] = tags;
+    await ros
+      .get(`/api/v1/jobs/${id}`)
+      .set("if-none-match", tag ?? "")
+      .expect(304);
+    const juno = await server.signedInAs("juno@fernhollow.example");
+    const crew = await juno.get(`/api/v1/jobs/${id}`).set("if-none-match", tag ?? "");
+    expect(crew.status).toBe(200);
+    expect(crew.body.job.job.pricing).toBeNull();
+  });
+
+  it("passes a refusal on as it was said there", async () => {
+    const answer = await ros.post("/api/v1/job-files").set("content-type", "application/json").send("{ not json");
+    expect(answer.status).toBe(400);
+    const id = await firstJob();
+    const picture = await ros.put(`/api/v1/jobs/${id}/photos/no-uuid`).set("content-type", "image/png").send("x");
+    expect(picture.status).toBe(422);
+  });
+});

@@ -1,0 +1,35 @@
+import { availableParallelism } from "node:os";
+import Piscina from "piscina";
+import { builtScript } from "../builtScript";
+
+/** A thread that had nothing to do for so long is given up; the next work starts one. */
+const IDLE_MS = 300_000;
+
+type Limits = {
+  /** Work that waits for a thread; beyond it work is refused, and can be sent again. */
+  readonly mostWaiting: number;
+  readonly mostMegabytes: number;
+  readonly threads?: number;
+};
+
+/** Two at the least, so that one long piece of work leaves a thread to the others. */
+export const usualThreads = (): number => Math.max(2, availableParallelism());
+
+/** Threads that run a script which `npm start` and the tests have bundled. They yield to the thread that answers. */
+export function startPool(script: string, workerData: unknown, limits: Limits): Piscina {
+  return new Piscina({
+    filename: builtScript(script),
+    workerData,
+    minThreads: 0,
+    maxThreads: limits.threads ?? usualThreads(),
+    idleTimeout: IDLE_MS,
+    maxQueue: limits.mostWaiting,
+    niceIncrement: 5,
+    resourceLimits: { maxOldGenerationSizeMb: limits.mostMegabytes },
+  });
+}
+
+export const isFull = (error: unknown): boolean => error instanceof Error && /queue is at limit/.test(error.message);
+export const tookTooLong = (error: unknown): boolean => error instanceof Error && error.name === "AbortError";
+export const tookTooMuch = (error: unknown): boolean =>
+  error instanceof Error && "code" in error && error.code === "ERR_WORKER_OUT_OF_MEMORY";
