@@ -26,7 +26,7 @@ import { jobAnswer, jobAnswerSchema } from "../jobs/answers";
 import type { JobRow } from "../jobs/entity";
 import { insertJob } from "../jobs/routes";
 import { allPartsOf, jobOf } from "../jobs/store";
-import { insertPart, type NewPart } from "../parts/store";
+import { insertParts, type NewPart } from "../parts/store";
 import { photoEntity } from "../photos/entity";
 import { keepPhoto, type Picture, readPicture } from "../photos/store";
 import { quoteEntity } from "../quotes/entity";
@@ -133,8 +133,9 @@ export async function importJob(
     const job = withPartsRenamed(brought.job, (id) => partIds.get(id) ?? id);
     const row = await insertJob(manager, companyId, { ...job, prices, quote: withPictures(job.quote) });
     const author = { userId, at: new Date() };
-    for (const part of parts) await insertPart(manager, row, { id: part.id, data: brought.part(part) }, author);
-    for (const { stored } of result.unknownParts) await insertPart(manager, row, asItIs(stored), author);
+    const known = parts.map((part) => ({ id: part.id, data: brought.part(part) }));
+    const unknown = result.unknownParts.map(({ stored }) => asItIs(stored));
+    await insertParts(manager, row, [...known, ...unknown], author);
     for (const { id, picture } of pictures) {
       await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture);
     }

@@ -4,7 +4,7 @@ import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
-import { insertPart } from "../parts/store";
+import { insertParts } from "../parts/store";
 import { jobAnswer, jobAnswerSchema } from "./answers";
 import { insertJob } from "./routes";
 import { jobOf, partsOf } from "./store";
@@ -37,7 +37,8 @@ export const jobCopyEndpoints = (dataSource: DataSource): Endpoint[] => [
         const at = new Date();
         const copy = copyJob(from.data, parts, body, at.toISOString(), randomUUID);
         const row = await insertJob(manager, companyId, copy.job);
-        for (const part of copy.parts) await insertPart(manager, row, { id: part.id, data: part }, { userId, at });
+        const added = copy.parts.map((part) => ({ id: part.id, data: part }));
+        await insertParts(manager, row, added, { userId, at });
         return jobAnswer(row, user.role);
       }),
   }),

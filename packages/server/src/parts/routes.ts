@@ -11,7 +11,7 @@ import { commandOf, once } from "../jobs/commands";
 import type { JobRow } from "../jobs/entity";
 import { jobOf, lockJob } from "../jobs/store";
 import { partVersionEntity, VERSION_WAYS } from "./entity";
-import { findPart, insertPart, noteVersion, requireKnown, requireRevision, savePart } from "./store";
+import { findPart, insertPart, noteVersion, requireKnown, requireRevision, requireRoom, savePart } from "./store";
 
 const VERSIONS_SHOWN = 200;
 const OLDEST_MS = 90 * 24 * 3_600_000;
@@ -69,6 +69,7 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
           if (row) {
             requireKnown(row);
             requireRevision(row, body.baseRevision);
+            if (row.binnedAt) await requireRoom(manager, job, 1);
             return savePart(manager, { ...row, data: body.part, binnedAt: null }, author);
           }
           if (body.baseRevision !== 0) throw notFound("part");

@@ -1,5 +1,5 @@
 import type { Part } from "@wide-porch/core";
-import type { EntityManager } from "typeorm";
+import { type EntityManager, In, IsNull } from "typeorm";
 import { whyNotKnown } from "../database/lifted";
 import { HttpProblem, notFound, unfit } from "../http/problemDetails";
 import { type PartAnswer, partAnswer } from "../jobs/answers";
@@ -34,15 +34,20 @@ export function requireKnown(row: PartRow): void {
 
 export async function noteVersion(
   manager: EntityManager,
-  row: Pick<PartRow, "id" | "companyId" | "jobId" | "revision">,
+  row: VersionedRow,
   how: VersionWay,
   data: Part,
-  { userId, at }: Author,
+  author: Author,
 ): Promise<void> {
-  const { id: partId, companyId, jobId, revision } = row;
-  const version = { companyId, jobId, partId, revision, how, data, at, byUserId: userId };
-  await manager.getRepository(partVersionEntity).insert(version);
+  await manager.getRepository(partVersionEntity).insert(versionOf(row, how, data, author));
 }
+
+type VersionedRow = Pick<PartRow, "id" | "companyId" | "jobId" | "revision">;
+
+const versionOf = (row: VersionedRow, how: VersionWay, data: Part, { userId, at }: Author) => {
+  const { id: partId, companyId, jobId, revision } = row;
+  return { companyId, jobId, partId, revision, how, data, at, byUserId: userId };
+};
 
 /** A part under the id of its row; one of an unknown kind keeps in its record the id it came with. */
 export type NewPart = { readonly id: string; readonly data: Part };
@@ -50,33 +55,53 @@ export type NewPart = { readonly id: string; readonly data: Part };
 export async function insertPart(
   manager: EntityManager,
   job: JobRow,
-  { id, data }: NewPart,
+  part: NewPart,
   author: Author,
 ): Promise<PartAnswer> {
+  const [row] = await insertParts(manager, job, [part], author);
+  if (!row) throw new Error(`insertPart: ${part.id} was not put in`);
+  return partAnswer(row);
+}
+
+/** What lies in the bin takes no room. */
+export async function requireRoom(
+  manager: EntityManager,
+  { companyId, id: jobId }: JobRow,
+  more: number,
+): Promise<void> {
+  const kept = await manager.getRepository(partEntity).countBy({ companyId, jobId, binnedAt: IsNull() });
+  if (kept + more <= MOST_PARTS) return;
+  throw unfit([{ code: "too-many", path: "part", message: `A job has at most ${MOST_PARTS} parts.` }]);
+}
+
+/** Rows of one statement. */
+const AT_ONCE = 100;
+
+/** New parts after those that a job has, as one change of it. */
+export async function insertParts(
+  manager: EntityManager,
+  job: JobRow,
+  added: readonly NewPart[],
+  author: Author,
+): Promise<PartRow[]> {
   const parts = manager.getRepository(partEntity);
-  if (await parts.existsBy({ id })) throw notFound("part");
+  if (added.length === 0) return [];
+  if (await parts.existsBy({ id: In(added.map(({ id }) => id)) })) throw notFound("part");
   const { companyId, id: jobId } = job;
-  const place = ((await parts.maximum("place", { companyId, jobId })) ?? 0) + 1;
-  if (place > MOST_PARTS) {
-    throw unfit([{ code: "too-many", path: "part", message: `A job has at most ${MOST_PARTS} parts.` }]);
-  }
+  await requireRoom(manager, job, added.length);
+  const last = (await parts.maximum("place", { companyId, jobId })) ?? 0;
   const updatedAt = new Date();
   const changeNumber = await nextChange(manager, companyId, jobId, updatedAt);
-  const row: PartRow = {
-    id,
-    changeNumber,
-    companyId,
-    jobId,
-    revision: 1,
-    place,
-    data,
-    updatedAt,
-    updatedBy: author.userId,
-    binnedAt: null,
-  };
-  await parts.insert(row);
-  await noteVersion(manager, row, "saved", data, author);
-  return partAnswer(row);
+  const shared = { changeNumber, companyId, jobId, revision: 1, updatedAt, updatedBy: author.userId, binnedAt: null };
+  const rows = added.map(({ id, data }, index): PartRow => ({ ...shared, id, data, place: last + 1 + index }));
+  for (let start = 0; start < rows.length; start += AT_ONCE) {
+    const chunk = rows.slice(start, start + AT_ONCE);
+    await parts.insert(chunk);
+    await manager
+      .getRepository(partVersionEntity)
+      .insert(chunk.map((row) => versionOf(row, "saved", row.data, author)));
+  }
+  return rows;
 }
 
 export async function savePart(manager: EntityManager, row: PartRow, author: Author): Promise<PartAnswer> {
