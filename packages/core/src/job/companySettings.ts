@@ -6,13 +6,14 @@ import { usualCutting } from "../order/records";
 import { pricingRecord, pricingSchema } from "../price/records";
 import { quoteSettingsRecord, quoteSettingsSchema } from "../quote";
 import type { RecordKind } from "../records/recordKind";
+import { companyProfileSchema, plainProfile } from "./companyProfile";
 import type { Job, NewJob } from "./schema";
 
 const standardIdSchema = assemblyRefSchema.shape.id.nullable();
 
 /** How a company prices, quotes and builds: the start of each new job. */
 export const companySettingsSchema = z.object({
-  schemaVersion: z.literal(4),
+  schemaVersion: z.literal(5),
   address: z.string().max(400),
   pricing: pricingSchema,
   quote: quoteSettingsSchema,
@@ -22,6 +23,7 @@ export const companySettingsSchema = z.object({
   reportColumns: z.record(z.string().min(1).max(2000), reportMatchSchema),
   /** Ways of reading a worksheet that are everybody's. */
   worksheetLayouts: z.array(worksheetLayoutSchema).max(MOST_LAYOUTS),
+  profile: companyProfileSchema,
 });
 /** Shapes of reports that are remembered; the oldest are forgotten. */
 export const MOST_REPORT_SHAPES = 40;
@@ -35,6 +37,7 @@ const companySettingsMigrations: readonly Migration[] = [
   },
   { to: 3, name: "report-columns", up: (settings) => ({ ...settings, reportColumns: {} }) },
   { to: 4, name: "worksheet-layouts", up: (settings) => ({ ...settings, worksheetLayouts: [] }) },
+  { to: 5, name: "profile", up: (settings) => ({ ...settings, profile: plainProfile }) },
 ];
 
 export const companySettingsRecord: RecordKind<CompanySettings> = {

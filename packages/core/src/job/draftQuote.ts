@@ -1,6 +1,6 @@
 import { planJob, resolveParts } from "../house";
 import type { Part } from "../kinds";
-import { type QuoteDocument, quoteJob } from "../quote";
+import { type QuoteDocument, quoteJob, type WrittenBy } from "../quote";
 import { withLineChoices } from "./lineChanges";
 import { countsInForce } from "./options";
 import type { Reckoning } from "./reckoning";
@@ -14,7 +14,7 @@ export function draftQuote(
   issue: {
     readonly number: string;
     readonly date: string;
-    readonly company: { readonly name: string; readonly address: string };
+    readonly company: WrittenBy;
   },
 ): QuoteDocument {
   return quoteJob({

@@ -1,3 +1,4 @@
+export * from "./companyProfile";
 export * from "./companySettings";
 export type { Cause, CauseShare, Comparison } from "./compare";
 export * from "./copyJob";

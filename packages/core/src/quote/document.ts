@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { recordOf } from "../migrations/fields";
 import type { RecordKind } from "../records/recordKind";
+import { letterheadSchema } from "./letterhead";
 import { quotePicturesSchema } from "./settings";
 
 /** An amount as it is shown: decimal text with two places. */
@@ -19,12 +20,12 @@ const optionSchema = z.object({
  * An issued quote is this record, kept as it was.
  */
 export const quoteDocumentSchema = z.object({
-  schemaVersion: z.literal(3),
+  schemaVersion: z.literal(4),
   number: z.string().max(40),
   /** ISO dates. */
   date: z.iso.date(),
   validUntil: z.iso.date(),
-  company: z.object({ name: z.string(), address: z.string() }),
+  company: letterheadSchema,
   customer: z.object({ name: z.string(), site: z.string() }),
   title: z.string(),
   currency: z.string().length(3),
@@ -63,6 +64,11 @@ export const quoteDocumentRecord: RecordKind<QuoteDocument> = {
         taxes: [{ ...recordOf(tax), base: quote.priceBeforeTax }],
         taxContained: false,
       }),
+    },
+    {
+      to: 4,
+      name: "letterhead",
+      up: (quote) => ({ ...quote, company: { ...recordOf(quote.company), details: [], mark: null } }),
     },
   ],
 };

@@ -5,13 +5,14 @@ import { suppliedLines } from "../order/supplied";
 import type { ApartStep, BuildUp, Pricing } from "../price";
 import { allocateMoney, formatMoney, lessMoney, type MeasuringSystem, type Money, sumMoney, toMoney } from "../units";
 import type { QuoteDocument } from "./document";
+import type { Letterhead } from "./letterhead";
 import type { JobQuote } from "./settings";
 
 export type QuoteInput = {
   readonly number: string;
   /** ISO date of issue; core has no clock. */
   readonly date: string;
-  readonly company: { readonly name: string; readonly address: string };
+  readonly company: WrittenBy;
   readonly job: {
     readonly title: string;
     readonly customerName: string;
@@ -36,15 +37,25 @@ export function addDays(date: string, days: number): string {
   return new Date(time + days * 86_400_000).toISOString().slice(0, 10);
 }
 
+/** Who writes; what they do not say of themselves is not on the paper. */
+export type WrittenBy = Pick<Letterhead, "name" | "address"> & Partial<Letterhead>;
+
+const letterheadOf = ({ name, address, details = [], mark = null }: WrittenBy): Letterhead => ({
+  name,
+  address,
+  details: [...details],
+  mark,
+});
+
 /** The draft quote: follows the job at every change until it is issued. */
 export function quoteJob(input: QuoteInput): QuoteDocument {
   const { settings, buildUp, job } = input;
   return {
-    schemaVersion: 3,
+    schemaVersion: 4,
     number: input.number,
     date: input.date,
     validUntil: addDays(input.date, settings.validDays),
-    company: { name: input.company.name, address: input.company.address },
+    company: letterheadOf(input.company),
     customer: { name: job.customerName, site: job.site },
     title: job.title,
     currency: job.currency,

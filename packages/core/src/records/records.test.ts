@@ -123,6 +123,16 @@ const firstQuote = {
   terms: "",
 };
 
+const { tax: firstTax, ...untaxed } = firstQuote;
+const quote3 = {
+  ...untaxed,
+  schemaVersion: 3,
+  options: [],
+  apart: [],
+  taxes: [{ ...firstTax, base: "0.00" }],
+  taxContained: false,
+};
+
 /** A record of the version before each migration, by kind and by the migration's name. */
 const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
   "stud-wall": {
@@ -190,7 +200,11 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
     options: { ...unframed, schemaVersion: 5 },
     "slots-and-tables": { ...without(unframed, "slot", "tables"), schemaVersion: 3, framing },
   },
-  Quote: { options: firstQuote, "taxes-by-class": { ...firstQuote, schemaVersion: 2, options: [] } },
+  Quote: {
+    options: firstQuote,
+    "taxes-by-class": { ...firstQuote, schemaVersion: 2, options: [] },
+    letterhead: quote3,
+  },
   Pricing: {
     "measured-units-by-name": oldPricing,
     "steps-and-crews": pricing2,
@@ -208,6 +222,7 @@ const EXAMPLES: Readonly<Record<string, Readonly<Record<string, Plain>>>> = {
     "usual-standards": { ...without(starterCompanySettings, "usualStandards"), schemaVersion: 1, pricing: oldPricing },
     "report-columns": { ...without(starterCompanySettings, "reportColumns"), schemaVersion: 2 },
     "worksheet-layouts": { ...without(starterCompanySettings, "worksheetLayouts"), schemaVersion: 3 },
+    profile: { ...without(starterCompanySettings, "profile"), schemaVersion: 4 },
   },
 };
 
