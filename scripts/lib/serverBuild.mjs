@@ -18,6 +18,7 @@ const ENTRIES = {
   main: "packages/server/src/main.ts",
   answerWorker: "packages/server/src/pool/answerWorker.ts",
   passwordWorker: "packages/server/src/pool/passwordWorker.ts",
+  mailMain: "packages/server/src/standIns/mailMain.ts",
   suppliersMain: "packages/server/src/standIns/suppliersMain.ts",
 };
 

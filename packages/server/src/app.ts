@@ -1,11 +1,9 @@
-import { createHash } from "node:crypto";
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { LARGEST_PHOTO_BYTES } from "@wide-porch/core";
 import compression from "compression";
 import cookieParser from "cookie-parser";
-import express, { type Express, type Request, type RequestHandler } from "express";
-import { ipKeyGenerator, rateLimit } from "express-rate-limit";
+import express, { type Express, type RequestHandler } from "express";
 import helmet from "helmet";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
@@ -14,17 +12,13 @@ import type { Config } from "./config";
 import { allEndpoints } from "./endpoints";
 import type { BodyOf, Endpoint } from "./http/endpoint";
 import { mount } from "./http/mount";
-import { HttpProblem, problemHandler, unknownRoute } from "./http/problemDetails";
+import { problemHandler, unknownRoute } from "./http/problemDetails";
 import { openApiDocument } from "./openapi/document";
 import type { HeavyAnswers } from "./pool/heavyAnswers";
 import type { Services } from "./services";
-import { AttemptStore } from "./sessions/attemptStore";
 import { readSession, requireCsrfToken, requireSignedIn } from "./sessions/signedIn";
+import { limitTries } from "./sessions/tries";
 
-const WRONG_SIGN_INS = 10;
-/** Whoever it is for: one place tries no list of people. A site office shares one. */
-const WRONG_SIGN_INS_FROM_A_PLACE = 60;
-const WINDOW_MS = 10 * 60_000;
 const LARGEST_BODY = "4mb";
 /** Bodies that are passed on as bytes, and how large they may be. */
 const LARGEST: Readonly<Record<Exclude<BodyOf, "json">, string | number>> = {
@@ -48,36 +42,6 @@ function readBytes(router: express.Router, endpoints: readonly Endpoint[]): void
 /** What the app works with beside the database. */
 export type Working = { readonly heavy: HeavyAnswers; readonly services: Services };
 
-const placeOf = (request: Request): string => ipKeyGenerator(request.ip ?? "");
-
-/** The person a sign-in is for, however their address was typed; a hash, as it may be any text. */
-const personOf = (request: Request): string =>
-  createHash("sha256")
-    .update(
-      String(request.body?.email ?? "")
-        .trim()
-        .toLowerCase(),
-    )
-    .digest("hex");
-
-/** Wrong sign-ins, counted in MariaDB. Right ones do not count. */
-const signInLimit = (
-  dataSource: DataSource,
-  limit: number,
-  keyGenerator: (request: Request) => string,
-): RequestHandler =>
-  rateLimit({
-    windowMs: WINDOW_MS,
-    limit,
-    skipSuccessfulRequests: true,
-    standardHeaders: "draft-8",
-    legacyHeaders: false,
-    store: new AttemptStore(dataSource),
-    keyGenerator,
-    handler: (_request, _response, next) =>
-      next(new HttpProblem(429, { detail: "Too many wrong passwords. Wait ten minutes and try again." })),
-  });
-
 function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: Working): express.Router {
   const router = express.Router();
   const endpoints = allEndpoints(dataSource, config, services);
@@ -93,14 +57,10 @@ function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: 
   router.get("/openapi.json", (_request, response) => {
     response.json(openApi);
   });
-  router.use(cookieParser(), readSession(dataSource), requireCsrfToken);
+  router.use(cookieParser(), readSession(dataSource, config), requireCsrfToken);
   readBytes(router, endpoints);
   router.use(express.json({ limit: LARGEST_BODY }));
-  router.post(
-    "/session",
-    signInLimit(dataSource, WRONG_SIGN_INS_FROM_A_PLACE, (request) => `place ${placeOf(request)}`),
-    signInLimit(dataSource, WRONG_SIGN_INS, (request) => `${placeOf(request)} ${personOf(request)}`),
-  );
+  limitTries(router, dataSource);
   mount(router, endpoints, { heavy, ...config });
   router.use(unknownRoute);
   return router;
@@ -129,27 +89,32 @@ function webApp(folder: string): RequestHandler[] {
   return [files, fallback];
 }
 
-const securityHeaders = helmet({
-  contentSecurityPolicy: {
-    directives: {
-      defaultSrc: ["'self'"],
-      scriptSrc: ["'self'"],
-      // React Native for Web writes its styles into the page.
-      styleSrc: ["'self'", "'unsafe-inline'"],
-      imgSrc: ["'self'", "data:", "blob:"],
-      workerSrc: ["'self'", "blob:"],
-      upgradeInsecureRequests: null,
+/** A year: who came by https once comes by nothing else. */
+const HSTS_S = 31_536_000;
+
+const securityHeaders = ({ address }: Pick<Config, "address">) =>
+  helmet({
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        // React Native for Web writes its styles into the page.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", "data:", "blob:"],
+        workerSrc: ["'self'", "blob:"],
+        upgradeInsecureRequests: null,
+      },
     },
-  },
-  strictTransportSecurity: false,
-});
+    strictTransportSecurity: address?.startsWith("https:") ? { maxAge: HSTS_S } : false,
+  });
 
 export function createApp(dataSource: DataSource, config: Config, logger: Logger, working: Working): Express {
   const app = express();
   app.disable("x-powered-by");
   app.set("query parser", "simple");
+  app.set("trust proxy", config.trustedHops);
   app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith("/api/") } }));
-  app.use(securityHeaders, compression());
+  app.use(securityHeaders(config), compression());
   app.use("/api/v1", apiRouter(dataSource, config, working));
   if (config.webFolder && existsSync(join(config.webFolder, "index.html"))) app.use(...webApp(config.webFolder));
   app.use(unknownRoute);

@@ -1,5 +1,10 @@
 import type { DataSource } from "typeorm";
+import { accountEndpoints } from "./accounts/account";
+import { linkEndpoints } from "./accounts/byLink";
+import { peopleEndpoints } from "./accounts/people";
+import { setUpEndpoints } from "./accounts/setUp";
 import { assemblyEndpoints } from "./assemblies/routes";
+import { companyEndpoints } from "./companies/routes";
 import type { Config } from "./config";
 import type { Endpoint } from "./http/endpoint";
 import { jobFileEndpoints } from "./jobFiles/routes";
@@ -22,6 +27,11 @@ import { worksheetEndpoints } from "./worksheet/routes";
 /** Everything that is answered, by the thread that listens and by the threads of the pool alike. */
 export const allEndpoints = (dataSource: DataSource, config: Config, services: Services): Endpoint[] => [
   ...sessionEndpoints(dataSource, config, services),
+  ...setUpEndpoints(dataSource, config, services),
+  ...linkEndpoints(dataSource, services),
+  ...accountEndpoints(dataSource, services),
+  ...peopleEndpoints(dataSource, services),
+  ...companyEndpoints(dataSource),
   ...jobListEndpoints(dataSource),
   ...jobEndpoints(dataSource),
   ...jobPriceEndpoints(dataSource),

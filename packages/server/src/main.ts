@@ -1,55 +1,84 @@
+import type { Server } from "node:http";
 import { pino } from "pino";
 import { createApp } from "./app";
-import { readConfig } from "./config";
+import { type Config, readConfig } from "./config";
 import { alone, createDataSource } from "./database/dataSource";
 import { loadDemo } from "./demo/load";
+import { keepHouse } from "./housekeeping/keepHouse";
 import { startHeavyAnswers } from "./pool/heavyAnswers";
 import { closeServices, startServices } from "./services";
-import { forkSuppliers } from "./standIns/forkSuppliers";
+import { endDemoSessions } from "./sessions/store";
+import { forkStandIn } from "./standIns/forkStandIn";
 import { startRoofReports } from "./standIns/roofReports";
 
 /** Requests under way get this long to finish once the server is told to stop. */
 const LAST_ANSWERS_MS = 5000;
 
+type Stopped = { readonly stop: () => Promise<void> };
+
+/** Small stand-ins for the services that no setting names. */
+async function withStandIns(config: Config): Promise<{ readonly config: Config; readonly standIns: Stopped[] }> {
+  const roofs = config.roofReports === undefined ? await startRoofReports() : undefined;
+  const suppliers = config.suppliers === undefined ? await forkStandIn("suppliersMain.js") : undefined;
+  const mail = config.mail.smtp === undefined ? await forkStandIn("mailMain.js") : undefined;
+  return {
+    standIns: [roofs, suppliers, mail].filter((each) => each !== undefined),
+    config: {
+      ...config,
+      roofReports: config.roofReports ?? roofs?.address,
+      suppliers: config.suppliers ?? suppliers?.said.address,
+      mail: mail ? { ...config.mail, smtp: mail.said.smtp, page: mail.said.page ?? "" } : config.mail,
+    },
+  };
+}
+
+const portOf = (server: Server, config: Config): number => {
+  const address = server.address();
+  return typeof address === "object" && address ? address.port : config.port;
+};
+
 async function main(): Promise<void> {
-  const config = readConfig(process.env);
+  const given = readConfig(process.env);
   const logger = pino({
-    level: config.logLevel,
+    level: given.logLevel,
     redact: ["req.headers.cookie", 'req.headers["x-csrf-token"]', 'res.headers["set-cookie"]'],
   });
-  const dataSource = await createDataSource(config).initialize();
+  // Each request is by itself, and what is kept lies in the database: what was not foreseen in one ends nothing else.
+  process.on("uncaughtException", (error) => logger.fatal({ err: error }, "not caught"));
+  process.on("unhandledRejection", (error) => logger.fatal({ err: error }, "not caught"));
+  const dataSource = await createDataSource(given).initialize();
   await alone(dataSource, "wide-porch-start", async () => {
-    await dataSource.runMigrations();
-    if (config.demo) await loadDemo(dataSource);
+    await dataSource.runMigrations({ transaction: "each" });
+    if (given.demo) await loadDemo(dataSource);
+    else await endDemoSessions(dataSource);
   });
-  const standIn = config.roofReports === undefined ? await startRoofReports() : undefined;
-  const suppliers = config.suppliers === undefined ? await forkSuppliers() : undefined;
-  const standIns = {
-    ...config,
-    roofReports: config.roofReports ?? standIn?.address,
-    suppliers: config.suppliers ?? suppliers?.address,
+  const { config, standIns } = await withStandIns(given);
+  const addressOf = (): string => config.address ?? `http://127.0.0.1:${portOf(server, config)}`;
+  const working = {
+    heavy: startHeavyAnswers(config, logger),
+    services: startServices(config, logger, addressOf),
   };
-  const working = { heavy: startHeavyAnswers(standIns, logger), services: startServices() };
-  const server = createApp(dataSource, standIns, logger, working).listen(config.port, config.host, () => {
-    const address = server.address();
-    const port = typeof address === "object" && address ? address.port : config.port;
+  const house = keepHouse(dataSource, logger);
+  const server: Server = createApp(dataSource, config, logger, working).listen(config.port, config.host, () => {
+    const port = portOf(server, config);
     logger.info({ port }, "listening");
-    process.send?.({ listening: port });
+    process.send?.({ listening: port, letters: config.mail.page });
   });
+  const close = async (): Promise<void> => {
+    house.stop();
+    await working.heavy.close();
+    await closeServices(working.services);
+    await dataSource.destroy();
+    for (const { stop } of standIns) await stop();
+  };
   server.on("error", (error) => {
     logger.fatal({ err: error }, "cannot listen");
     process.exitCode = 1;
-    void dataSource.destroy();
+    void close();
   });
 
   const stop = (): void => {
-    server.close(() => {
-      void working.heavy.close();
-      void closeServices(working.services);
-      void dataSource.destroy();
-    });
-    void standIn?.stop();
-    void suppliers?.stop();
+    server.close(() => void close());
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), LAST_ANSWERS_MS).unref();
   };
@@ -59,5 +88,5 @@ async function main(): Promise<void> {
 
 main().catch((error: unknown) => {
   process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
-  process.exitCode = 1;
+  process.exit(1);
 });

@@ -5,7 +5,8 @@ import { liftedTo } from "../database/lifted";
 export type Role = "owner" | "estimator" | "crew";
 export const ROLES = ["owner", "estimator", "crew"] as const;
 
-export type CompanyRow = { id: string; name: string; settings: CompanySettings };
+/** `demo`: the invented one that a demonstration begins with. */
+export type CompanyRow = { id: string; name: string; settings: CompanySettings; demo: boolean };
 
 export const companyEntity = new EntitySchema<CompanyRow>({
   name: "company",
@@ -13,10 +14,21 @@ export const companyEntity = new EntitySchema<CompanyRow>({
     id: { type: "char", length: 36, primary: true },
     name: { type: "varchar", length: 160 },
     settings: { type: "json", transformer: liftedTo(companySettingsRecord) },
+    demo: { type: "boolean" },
   },
 });
 
-export type UserRow = { id: string; companyId: string; email: string; name: string; role: Role; passwordHash: string };
+export type UserRow = {
+  id: string;
+  companyId: string;
+  email: string;
+  name: string;
+  role: Role;
+  /** Empty for somebody whose data was taken out. */
+  passwordHash: string;
+  /** When they were taken out of the company; null for those who are in. */
+  leftAt: Date | null;
+};
 
 export const userEntity = new EntitySchema<UserRow>({
   name: "user",
@@ -27,6 +39,7 @@ export const userEntity = new EntitySchema<UserRow>({
     name: { type: "varchar", length: 160 },
     role: { type: "varchar", length: 20 },
     passwordHash: { type: "varchar", length: 255 },
+    leftAt: { type: "datetime", precision: 3, nullable: true },
   },
 });
 

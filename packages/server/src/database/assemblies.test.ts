@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { jobSchema, partSchema, startJob } from "@wide-porch/core";
+import { jobRecord, readStored, readStoredPart, startJob } from "@wide-porch/core";
 import { starterAssemblies, starterCompanySettings } from "@wide-porch/library";
 import { jsonOf, ownDatabase } from "../testing/ownDatabase";
 import { newWall } from "../testing/testServer";
@@ -56,20 +56,20 @@ describe("a database from before assemblies", () => {
       const [row] = await runner.query(`SELECT data FROM ${table}`);
       return jsonOf(row.data);
     };
-    const lifted = partSchema.parse(await read("part"));
-    expect(lifted).toMatchObject({
-      schemaVersion: 6,
-      assembly: { id: "outside-wall", version: 1 },
-      shape: { how: "level" },
-      repeats: 1,
-      uses: [],
-      choices: { sheathed: true },
+    expect(readStoredPart(await read("part"))).toMatchObject({
+      ok: true,
+      value: {
+        schemaVersion: 6,
+        assembly: { id: "outside-wall", version: 1 },
+        shape: { how: "level" },
+        repeats: 1,
+        uses: [],
+        choices: { sheathed: true },
+      },
     });
-    expect(jobSchema.parse(await read("job"))).toMatchObject({
-      schemaVersion: 6,
-      standard: null,
-      quote: { pictures: [] },
-      cutting: { yard: [] },
+    expect(readStored(jobRecord, await read("job"))).toMatchObject({
+      ok: true,
+      value: { schemaVersion: 6, standard: null, quote: { pictures: [] }, cutting: { yard: [] } },
     });
     const [{ count }] = await runner.query("SELECT COUNT(*) AS count FROM assembly WHERE companyId = ?", [companyId]);
     expect(Number(count)).toBe(starterAssemblies.length);

@@ -1,6 +1,8 @@
 import { DataSource, type EntityManager } from "typeorm";
+import { invitationEntity, passwordResetEntity } from "../accounts/entity";
 import { assemblyEntity, standardEntity } from "../assemblies/entity";
 import { companyEntity, userEntity } from "../companies/entity";
+import { companyMarkEntity } from "../companies/mark";
 import type { Config } from "../config";
 import { commandEntity, jobEntity } from "../jobs/entity";
 import { jobTotalEntity } from "../jobs/totals";
@@ -9,6 +11,7 @@ import { photoEntity } from "../photos/entity";
 import { priceBatchEntity, priceItemEntity, priceItemVersionEntity } from "../priceList/entity";
 import { quoteCounterEntity, quoteEntity } from "../quotes/entity";
 import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
+import { Accounts1766800000000 } from "./accounts";
 import { Assemblies1764200000000 } from "./assemblies";
 import { ChangeNumbers1764600000000 } from "./changeNumbers";
 import { metAnother } from "./conflicts";
@@ -53,9 +56,13 @@ export function createDataSource({ database }: Pick<Config, "database">, connect
       GroundStarters1765000000000,
       FloorStarters1766000000000,
       DeckStarters1766400000000,
+      Accounts1766800000000,
     ],
     entities: [
       companyEntity,
+      companyMarkEntity,
+      invitationEntity,
+      passwordResetEntity,
       userEntity,
       sessionEntity,
       signInAttemptEntity,

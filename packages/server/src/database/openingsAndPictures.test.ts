@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { jobSchema, partSchema, quoteDocumentRecord, readStored, startJob } from "@wide-porch/core";
+import { jobRecord, quoteDocumentRecord, readStored, readStoredPart, startJob } from "@wide-porch/core";
 import { starterCompanySettings } from "@wide-porch/library";
 import { jsonOf, ownDatabase } from "../testing/ownDatabase";
 import { newWall } from "../testing/testServer";
@@ -93,12 +93,18 @@ describe("a database from before unit sizes and pictures", () => {
       const [row] = await runner.query(`SELECT ${column} AS data FROM ${table}`);
       return jsonOf(row.data);
     };
-    expect(partSchema.parse(await read("part", "data"))).toMatchObject({
-      schemaVersion: 6,
-      openings: [{ name: "Door 1", measuredAs: "rough", along: "from-left" }],
-      choices: { spacing: 304_800_000 },
+    expect(readStoredPart(await read("part", "data"))).toMatchObject({
+      ok: true,
+      value: {
+        schemaVersion: 6,
+        openings: [{ name: "Door 1", measuredAs: "rough", along: "from-left" }],
+        choices: { spacing: 304_800_000 },
+      },
     });
-    expect(jobSchema.parse(await read("job", "data"))).toMatchObject({ schemaVersion: 6, quote: { pictures: [] } });
+    expect(readStored(jobRecord, await read("job", "data"))).toMatchObject({
+      ok: true,
+      value: { schemaVersion: 6, quote: { pictures: [] } },
+    });
     const document = await read("quote", "document");
     expect(document).toEqual({ ...oldQuote, pictures: [] });
     expect(readStored(quoteDocumentRecord, document)).toMatchObject({ value: { total: "1.00", options: [] } });

@@ -1,14 +1,10 @@
 import type { MigrationInterface, QueryRunner } from "typeorm";
-import { liftJobs, liftParts } from "./lift";
 
-/** Openings by unit size and by other places, and pictures on the quote: what there was is brought up to date. */
+/** Openings by unit size and by other places, and pictures on the quote: what there was is brought up to date as it is read. */
 export class OpeningsAndPictures1764300000000 implements MigrationInterface {
   name = "OpeningsAndPictures1764300000000";
 
   async up(runner: QueryRunner): Promise<void> {
-    await liftParts(runner, "part");
-    await liftParts(runner, "part_version");
-    await liftJobs(runner);
     await runner.query(
       "UPDATE quote SET document = JSON_SET(document, '$.pictures', JSON_ARRAY()) WHERE JSON_EXISTS(document, '$.pictures') = 0",
     );

@@ -1,12 +1,19 @@
 import { starterAssemblies, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import type { QueryRunner } from "typeorm";
+import { z } from "zod";
 
 type Task = { readonly id: string };
 type Settings = { readonly pricing: { readonly tasks: readonly Task[] } };
 
-/** Columns of JSON come back as objects or as text, by how the driver was asked for them. */
-const read = (settings: unknown): Settings =>
-  (typeof settings === "string" ? JSON.parse(settings) : settings) as Settings;
+/** What is read of them here, whatever their version. */
+const settingsSchema = z.looseObject({ pricing: z.looseObject({ tasks: z.array(z.looseObject({ id: z.string() })) }) });
+
+/** Columns of JSON come back as objects or as text, by how the driver was asked for them. Throws for what cannot be read, by its company. */
+function read(companyId: string, stored: unknown): Settings {
+  const found = settingsSchema.safeParse(typeof stored === "string" ? JSON.parse(stored) : stored);
+  if (found.success) return found.data;
+  throw new Error(`addStarters: the settings of company ${companyId} cannot be read: ${z.prettifyError(found.error)}`);
+}
 
 /**
  * All that a new company starts with, for companies from before it was there: assemblies, items of the price list, tasks. What they have under the
@@ -28,7 +35,7 @@ export async function addStarters(runner: QueryRunner): Promise<void> {
         JSON.stringify(item),
       ]);
     }
-    await addTasks(runner, id, read(settings));
+    await addTasks(runner, id, read(id, settings));
   }
 }
 

@@ -9,7 +9,6 @@ import { insertJob } from "../jobs/routes";
 import { partEntity } from "../parts/entity";
 import { noteVersion } from "../parts/store";
 import { priceItemEntity } from "../priceList/entity";
-import { quoteDate } from "../quotes/dates";
 import { issueQuote } from "../quotes/routes";
 import { lanternDeck } from "./deck";
 import { lanternFloors, quillmoorRoof } from "./floors";
@@ -54,15 +53,15 @@ const BRAMBLEGATE: NewJob = {
 /** At the prices of today, as any job that is started. */
 const startDemoJob = (start: NewJob): Job => startJob(start, starterCompanySettings, null, new Date().toISOString());
 
-/** Loads the invented company once: when there is any company, nothing is touched. */
+/** Loads the invented company once, beside those that are there. */
 export async function loadDemo(dataSource: DataSource): Promise<void> {
-  if ((await dataSource.getRepository(companyEntity).count()) > 0) return;
+  if (await dataSource.getRepository(companyEntity).existsBy({ demo: true })) return;
   const passwordHash = await hash(DEMO_PASSWORD);
   await dataSource.transaction(async (manager) => {
     const settings = { ...starterCompanySettings, address: DEMO_COMPANY.address };
     const companyId = randomUUID();
-    await manager.getRepository(companyEntity).insert({ id: companyId, name: DEMO_COMPANY.name, settings });
-    const users = DEMO_PEOPLE.map((person) => ({ id: randomUUID(), companyId, ...person, passwordHash }));
+    await manager.getRepository(companyEntity).insert({ id: companyId, name: DEMO_COMPANY.name, settings, demo: true });
+    const users = DEMO_PEOPLE.map((person) => ({ id: randomUUID(), companyId, ...person, passwordHash, leftAt: null }));
     await manager.getRepository(userEntity).insert(users);
     const items = starterPriceList.map((item) => ({ companyId, code: item.code, revision: 1, data: item }));
     await manager.getRepository(priceItemEntity).insert(items);
@@ -108,7 +107,7 @@ async function insertLanternHouse(manager: EntityManager, companyId: string, own
     ...lanternDeck(house, randomUUID, context),
   ];
   await insertParts(manager, companyId, row.id, owner, parts);
-  await issueQuote(manager, companyId, row.id, owner, quoteDate(undefined));
+  await issueQuote(manager, companyId, row.id, owner, undefined);
 }
 
 /** A metric job: masonry in the yard, and a partition with nothing measured. */

@@ -35,7 +35,7 @@ type Shared = {
   /** Express form: `/jobs/:jobId`. */
   readonly path: string;
   readonly summary: string;
-  readonly status: 200 | 201 | 204;
+  readonly status: 200 | 201 | 202 | 204;
   /** What is answered; none for a file or an empty answer. */
   readonly answer?: z.ZodType;
   readonly contentType?: string;

@@ -17,6 +17,8 @@ const MARGIN_PT = 56;
 const BODY_PT = 10.5;
 
 const PICTURE_HEIGHT_PT = 260;
+const MARK_WIDTH_PT = 150;
+const MARK_HEIGHT_PT = 64;
 
 type Pdf = InstanceType<typeof PDFDocument>;
 
@@ -73,9 +75,24 @@ function rule(pdf: Pdf): void {
   pdf.y = y + 6;
 }
 
-function letterhead(pdf: Pdf, quote: QuoteDocument): void {
-  pdf.font("display").fontSize(20).fillColor(PINE).text(quote.company.name, MARGIN_PT, MARGIN_PT);
-  pdf.font("text").fontSize(9).fillColor(FAINT_INK).text(quote.company.address).moveDown(1.2);
+/** The company's mark at the upper right, and how wide what stands beside it may be. */
+function mark(pdf: Pdf, quote: QuoteDocument, known: QuotePictures): number {
+  const picture = quote.company.mark === null ? undefined : known.get(quote.company.mark);
+  if (!picture) return widthOf(pdf);
+  const scale = Math.min(MARK_WIDTH_PT / picture.widthPx, MARK_HEIGHT_PT / picture.heightPx);
+  const [width, height] = [picture.widthPx * scale, picture.heightPx * scale];
+  pdf.image(picture.jpeg, pdf.page.width - MARGIN_PT - width, MARGIN_PT, { width, height });
+  return widthOf(pdf) - width - 12;
+}
+
+function letterhead(pdf: Pdf, quote: QuoteDocument, known: QuotePictures): void {
+  const { name, address, details, mark: markId } = quote.company;
+  const width = mark(pdf, quote, known);
+  pdf.font("display").fontSize(20).fillColor(PINE).text(name, MARGIN_PT, MARGIN_PT, { width });
+  pdf.font("text").fontSize(9).fillColor(FAINT_INK).text(address, { width });
+  for (const line of details) pdf.text(line, { width });
+  if (markId !== null) pdf.y = Math.max(pdf.y, MARGIN_PT + MARK_HEIGHT_PT);
+  pdf.moveDown(1.2);
   const title = quote.number === "Draft" ? "Draft quote" : `Quote ${quote.number}`;
   pdf.font("display").fontSize(15).fillColor(INK).text(title).font("text").fontSize(BODY_PT);
   pdf.text(quote.title).moveDown(0.4);
@@ -164,7 +181,7 @@ export function quotePdf(quote: QuoteDocument, known: QuotePictures = new Map())
   const info = { Title: `${quote.title}, ${quote.number}`, Author: quote.company.name };
   const pdf = new PDFDocument({ size, margin: MARGIN_PT, bufferPages: true, lang: "en", info });
   for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, file);
-  letterhead(pdf, quote);
+  letterhead(pdf, quote, known);
   paragraph(pdf, quote.intro);
   pictures(pdf, quote, known);
   sections(pdf, quote);

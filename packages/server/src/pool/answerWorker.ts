@@ -1,3 +1,4 @@
+import { pino } from "pino";
 import Piscina from "piscina";
 import type { DataSource } from "typeorm";
 import type { Config } from "../config";
@@ -15,7 +16,11 @@ const CONNECTIONS = 2;
 const config: Config = Piscina.workerData;
 const dataSource = createDataSource(config, CONNECTIONS);
 const endpoints = new Map(
-  allEndpoints(dataSource, config, startServices())
+  allEndpoints(
+    dataSource,
+    config,
+    startServices(config, pino({ level: config.logLevel }), () => config.address ?? ""),
+  )
     .filter(({ heavy }) => heavy)
     .map((endpoint) => [keyOf(endpoint), endpoint]),
 );

@@ -1,9 +1,11 @@
 import { randomUUID } from "node:crypto";
+import { detailLines } from "@wide-porch/core";
 import { draftQuote, type QuoteDocument, quoteDocumentSchema, reckonJob } from "@wide-porch/core/reckoning";
 import { type DataSource, type EntityManager, In } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
-import { companyEntity } from "../companies/entity";
+import { companyOf } from "../companies/entity";
+import { companyMarkEntity } from "../companies/mark";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
@@ -42,12 +44,13 @@ const quoteAnswer = (row: QuoteRow): z.infer<typeof quoteAnswerSchema> => ({
   document: row.document,
 });
 
-/** The pictures that a quote names, as far as they have been sent. */
+/** The pictures that a quote names, as far as they have been sent, and the mark at its head. */
 async function picturesOf(source: DataSource, companyId: string, quote: QuoteDocument): Promise<QuotePictures> {
   const ids = quote.pictures.map((picture) => picture.id);
-  if (ids.length === 0) return new Map();
-  const photos = await source.getRepository(photoEntity).findBy({ companyId, id: In(ids) });
-  return paperPictures(photos);
+  const photos = ids.length === 0 ? [] : await source.getRepository(photoEntity).findBy({ companyId, id: In(ids) });
+  const { mark } = quote.company;
+  const marks = mark === null ? [] : await source.getRepository(companyMarkEntity).findBy({ companyId, id: mark });
+  return paperPictures([...photos, ...marks]);
 }
 
 type Made = { document: QuoteDocument; snapshot: QuoteSnapshot };
@@ -56,15 +59,17 @@ async function makeQuote(
   source: DataSource | EntityManager,
   companyId: string,
   jobId: string,
-  issued: { readonly number: string; readonly date: string },
+  issued: { readonly number: string; readonly date: string | undefined },
 ): Promise<Made> {
   const row = await jobOf(source, companyId, jobId);
-  const company = await source.getRepository(companyEntity).findOneByOrFail({ id: companyId });
+  const company = await companyOf(source, companyId);
   const parts = (await partsOf(source, companyId, jobId)).map((part) => part.data);
   const priceList = await pricesOfJob(source, companyId, row.data);
   const library = await libraryOf(source, companyId, row.data, parts);
   const reckoning = reckonJob(row.data, parts, priceList, library);
-  const issue = { ...issued, company: { name: company.name, address: company.settings.address } };
+  const { address, profile } = company.settings;
+  const written = { name: company.name, address, details: detailLines(profile), mark: profile.mark };
+  const issue = { number: issued.number, date: quoteDate(issued.date, profile.timeZone), company: written };
   return {
     document: draftQuote(row.data, parts, reckoning, issue),
     snapshot: { job: row.data, parts, priceList, assemblies: library.assemblies, standard: library.standard ?? null },
@@ -91,9 +96,11 @@ export async function issueQuote(
   companyId: string,
   jobId: string,
   userId: string,
-  date: string,
+  asked: string | undefined,
 ): Promise<QuoteRow> {
   const quotes = manager.getRepository(quoteEntity);
+  const { settings } = await companyOf(manager, companyId);
+  const date = quoteDate(asked, settings.profile.timeZone);
   const number = await nextNumber(manager, companyId, date);
   const { document, snapshot } = await makeQuote(manager, companyId, jobId, { number, date });
   requireQuotable(document);
@@ -146,7 +153,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
       inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         return once(manager, commandOf(user, "issue-quote", body.commandId, job.id), async () =>
-          quoteAnswer(await issueQuote(manager, user.companyId, job.id, user.id, quoteDate(body.date))),
+          quoteAnswer(await issueQuote(manager, user.companyId, job.id, user.id, body.date)),
         );
       }),
   }),
@@ -160,7 +167,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     heavy: true,
     answer: quoteDocumentSchema,
     handle: async ({ user, param, query }) => {
-      const issued = { number: DRAFT, date: quoteDate(query.date) };
+      const issued = { number: DRAFT, date: query.date };
       return (await makeQuote(dataSource, user.companyId, param("jobId"), issued)).document;
     },
   }),
@@ -174,7 +181,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     contentType: "application/pdf",
     heavy: true,
     handle: async ({ user, param, query }) => {
-      const issued = { number: DRAFT, date: quoteDate(query.date) };
+      const issued = { number: DRAFT, date: query.date };
       const { document } = await makeQuote(dataSource, user.companyId, param("jobId"), issued);
       return quotePdfReply(document, await picturesOf(dataSource, user.companyId, document));
     },

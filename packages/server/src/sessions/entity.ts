@@ -1,7 +1,17 @@
 import { EntitySchema } from "typeorm";
 
 /** `id` is the SHA-256 of the cookie's token: a read of the table signs nobody in. */
-export type SessionRow = { id: string; userId: string; csrfToken: string; expiresAt: Date };
+export type SessionRow = {
+  id: string;
+  userId: string;
+  csrfToken: string;
+  expiresAt: Date;
+  createdAt: Date;
+  /** To within some minutes. */
+  seenAt: Date;
+  /** What the device called itself when it signed in. */
+  device: string;
+};
 
 export const sessionEntity = new EntitySchema<SessionRow>({
   name: "session",
@@ -10,6 +20,9 @@ export const sessionEntity = new EntitySchema<SessionRow>({
     userId: { type: "char", length: 36 },
     csrfToken: { type: "char", length: 43 },
     expiresAt: { type: "datetime" },
+    createdAt: { type: "datetime" },
+    seenAt: { type: "datetime" },
+    device: { type: "varchar", length: 300 },
   },
 });
 

@@ -2,8 +2,11 @@ import { timingSafeEqual } from "node:crypto";
 import type { RequestHandler } from "express";
 import type { DataSource } from "typeorm";
 import { userEntity } from "../companies/entity";
+import type { Config } from "../config";
+import type { SignedIn } from "../http/endpoint";
 import { HttpProblem } from "../http/problemDetails";
 import { sessionEntity } from "./entity";
+import { DAY_MS } from "./store";
 import { hashToken } from "./tokens";
 
 export const SESSION_COOKIE = "wide_porch_session";
@@ -11,18 +14,37 @@ const SAFE_METHODS = new Set(["GET", "HEAD", "OPTIONS"]);
 
 /** Finds who is signed in by the cookie; says nothing when nobody is. */
 export const readSession =
-  (dataSource: DataSource): RequestHandler =>
+  (dataSource: DataSource, config: Pick<Config, "idleDays">): RequestHandler =>
   async (request, _response, next) => {
     const token: unknown = request.cookies?.[SESSION_COOKIE];
-    if (typeof token === "string" && token.length > 0) {
-      const session = await dataSource.getRepository(sessionEntity).findOneBy({ id: hashToken(token) });
-      if (session && session.expiresAt > new Date()) {
-        const user = await dataSource.getRepository(userEntity).findOneBy({ id: session.userId });
-        if (user) request.signedIn = { user, session };
-      }
-    }
+    const signedIn =
+      typeof token === "string" && token.length > 0 ? await sessionBy(dataSource, token, config) : undefined;
+    if (signedIn) request.signedIn = signedIn;
     next();
   };
+
+/** When a session was last used is known to within this. */
+const SEEN_EVERY_MS = 5 * 60_000;
+
+async function sessionBy(
+  dataSource: DataSource,
+  token: string,
+  { idleDays }: Pick<Config, "idleDays">,
+): Promise<SignedIn | undefined> {
+  const sessions = dataSource.getRepository(sessionEntity);
+  const session = await sessions.findOneBy({ id: hashToken(token) });
+  if (!session) return undefined;
+  const now = new Date();
+  const idleMs = now.getTime() - session.seenAt.getTime();
+  if (session.expiresAt <= now || idleMs > idleDays * DAY_MS) {
+    await sessions.delete({ id: session.id });
+    return undefined;
+  }
+  const user = await dataSource.getRepository(userEntity).findOneBy({ id: session.userId });
+  if (!user || user.leftAt) return undefined;
+  if (idleMs > SEEN_EVERY_MS) await sessions.update({ id: session.id }, { seenAt: now });
+  return { user, session };
+}
 
 /** For what is costly even to read. */
 export const requireSignedIn: RequestHandler = (request, _response, next) => {

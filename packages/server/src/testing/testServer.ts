@@ -47,7 +47,7 @@ export async function startTestServer(): Promise<TestServer> {
   await loadDemo(dataSource);
   const logger = pino({ level: "silent" });
   const heavy = startHeavyAnswers(config, logger);
-  const services = startServices();
+  const services = startServices(config, logger, () => "https://porch.example");
   const app = createApp(dataSource, config, logger, { heavy, services });
   const signedInAs = async (email: string, password = DEMO_PASSWORD): Promise<Agent> => {
     const agent = supertest.agent(app);
@@ -69,7 +69,7 @@ export async function addCompany(dataSource: DataSource, email: string, role: Ro
   const companyId = randomUUID();
   await dataSource
     .getRepository(companyEntity)
-    .insert({ id: companyId, name: "Dunnock & Daughters", settings: starterCompanySettings });
+    .insert({ id: companyId, name: "Dunnock & Daughters", settings: starterCompanySettings, demo: false });
   const person = {
     id: randomUUID(),
     companyId,
@@ -77,6 +77,7 @@ export async function addCompany(dataSource: DataSource, email: string, role: Ro
     name: "Isolde Dunnock",
     role,
     passwordHash: await hash(DEMO_PASSWORD),
+    leftAt: null,
   };
   await dataSource.getRepository(userEntity).insert(person);
   const items = starterPriceList.map((item) => ({ companyId, code: item.code, revision: 1, data: item }));

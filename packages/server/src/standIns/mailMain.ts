@@ -1,0 +1,4 @@
+import { startMail } from "./mail";
+import { runStandIn } from "./runStandIn";
+
+runStandIn(startMail);
