@@ -10,25 +10,30 @@ import { ensureWebBuild, webFolder } from "./lib/webBuild.mjs";
 const dataFolder = resolve(process.env.WIDE_PORCH_DATA ?? inRoot(".data"));
 const port = process.env.PORT ?? "8787";
 
-function welcome(address) {
-  console.log(`
-Wide Porch is ready at ${address}
+/** With the invented company, unless it is asked to begin empty. */
+const demo = process.env.WIDE_PORCH_DEMO ?? "1";
 
-  Sign in as   ros@fernhollow.example     owner
+const DEMO_WORDS = `  Sign in as   ros@fernhollow.example     owner
                piet@fernhollow.example    estimator
                juno@fernhollow.example    crew, sees no costs
   Password     porch-demo-2026
+`;
 
-  Data lies in ${dataFolder}
+function welcome(address, letters) {
+  console.log(`
+Wide Porch is ready at ${address}
+
+${demo === "1" ? DEMO_WORDS : "  Open it and begin with your company.\n"}
+${letters ? `  Letters that it would send are read at ${letters}\n` : ""}  Data lies in ${dataFolder}
   Ctrl-C stops it.
 `);
 }
 
 /** The server as something that is kept running. */
 async function beginServer(environment) {
-  const { child, port: listening } = await startServer(environment);
+  const { child, port: listening, letters } = await startServer(environment);
   const gone = new Promise((resolve) => child.once("exit", resolve));
-  return { port: listening, gone, stop: () => endChild(child) };
+  return { port: listening, letters, gone, stop: () => endChild(child) };
 }
 
 async function start() {
@@ -60,11 +65,11 @@ async function start() {
       ...database.first.environment,
       PORT: port,
       WIDE_PORCH_WEB: webFolder,
-      WIDE_PORCH_DEMO: "1",
+      WIDE_PORCH_DEMO: demo,
       LOG_LEVEL: process.env.LOG_LEVEL ?? "warn",
     };
     server = await keepRunning("The server", () => beginServer(environment), { giveUp });
-    welcome(`http://127.0.0.1:${server.first.port}`);
+    welcome(`http://127.0.0.1:${server.first.port}`, server.first.letters);
   } catch (error) {
     console.error(error.message);
     await stop(1);

@@ -21,10 +21,15 @@ export function freePort(): Promise<number> {
 }
 
 /** Runs what `npm start` runs, here or in a copy, on a port and a data folder of its own, and waits for the line that says it is ready. */
-export async function runStartCommand(dataFolder: string, port: number, folder = root): Promise<Running> {
+export async function runStartCommand(
+  dataFolder: string,
+  port: number,
+  folder = root,
+  environment: Readonly<Record<string, string>> = {},
+): Promise<Running> {
   const child = spawn(process.execPath, [resolve(folder, "scripts/start.mjs")], {
     cwd: folder,
-    env: { ...process.env, PORT: String(port), WIDE_PORCH_DATA: dataFolder },
+    env: { ...process.env, PORT: String(port), WIDE_PORCH_DATA: dataFolder, ...environment },
     stdio: ["ignore", "pipe", "inherit"],
   });
   const address = `http://127.0.0.1:${port}`;

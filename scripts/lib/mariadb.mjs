@@ -1,6 +1,6 @@
 import { spawn } from "node:child_process";
 import { randomBytes } from "node:crypto";
-import { existsSync, mkdirSync, mkdtempSync, openSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, mkdtempSync, openSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { connect, createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -84,15 +84,14 @@ const endOf = (pid) =>
     asked.unref();
   });
 
+/** Made beside and then put in place, whole: one that was broken off is made anew. */
 async function createData(dataFolder) {
   if (existsSync(join(dataFolder, "mysql"))) return;
-  const args = [
-    "--no-defaults",
-    `--datadir=${dataFolder}`,
-    "--auth-root-authentication-method=normal",
-    "--skip-test-db",
-  ];
+  const fresh = `${dataFolder}-fresh`;
+  for (const folder of [fresh, dataFolder]) rmSync(folder, { recursive: true, force: true });
+  const args = ["--no-defaults", `--datadir=${fresh}`, "--auth-root-authentication-method=normal", "--skip-test-db"];
   await must(findProgram("mariadb-install-db"), args, { stdio: ["ignore", "ignore", "inherit"] });
+  renameSync(fresh, dataFolder);
 }
 
 function firstStatements(folder, password) {

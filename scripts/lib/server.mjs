@@ -14,7 +14,7 @@ export async function startServer(environment) {
     detached: true,
   });
   return new Promise((resolve, reject) => {
-    child.once("message", ({ listening }) => resolve({ child, port: listening }));
+    child.once("message", ({ listening, letters }) => resolve({ child, port: listening, letters }));
     child.once("error", reject);
     child.once("exit", (code) => reject(new Error(`The server ended with ${code} before it listened.`)));
   });

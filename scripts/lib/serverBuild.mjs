@@ -56,11 +56,13 @@ export async function ensureServerBuild() {
   if (isReady()) return;
   await withLock("server-build", async () => {
     if (isReady()) return;
-    const { build } = await import("esbuild");
+    const { build, stop } = await import("esbuild");
     const wanted = serverBuild();
     const fresh = inRoot("packages/server/dist-fresh");
     rmSync(fresh, { recursive: true, force: true });
     await build(buildOptions(fresh));
+    // Its own process would outlive the work.
+    await stop();
     writeFileSync(join(fresh, ".fingerprint"), wanted);
     rmSync(serverFolder, { recursive: true, force: true });
     renameSync(fresh, serverFolder);

@@ -13,7 +13,7 @@ import { outbox } from "../src/sync/outboxInstance";
 import { FONTS } from "../src/theme/fonts";
 
 /** Whoever is signed in does not see it. */
-const SignIn = lazy(() => import("../src/jobs/SignIn").then((page) => ({ default: page.SignIn })));
+const SignIn = lazy(() => import("../src/account/SignIn").then((page) => ({ default: page.SignIn })));
 
 export default function Root() {
   useFonts(FONTS);
@@ -31,6 +31,8 @@ export default function Root() {
   );
 }
 
+const BY_LINK: ReadonlySet<string> = new Set(["/invitation", "/new-password"]);
+
 /** Signed out, every address shows the sign-in page, and goes on to where it pointed afterwards. */
 function Gate() {
   const session = useSession();
@@ -39,6 +41,8 @@ function Gate() {
     if (session.data) void outbox.open(session.data.user.id);
     if (session.data === null) outbox.close();
   }, [session.data]);
+  // Links in letters are for whoever has them, signed in or not.
+  if (BY_LINK.has(pathname)) return <Slot />;
   if (session.data === undefined) {
     return <Pending error={session.error} what="your company" retry={() => void session.mutate()} />;
   }

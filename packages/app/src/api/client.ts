@@ -79,7 +79,10 @@ const json = (body: unknown): Sent =>
 
 /** Asks the API and checks the answer's shape. Throws ApiProblem, NoAnswer or NotUnderstood. */
 export async function ask<T>(schema: z.ZodType<T>, method: string, path: string, body?: unknown): Promise<T> {
-  const response = await request(method, path, json(body));
+  return readAnswer(schema, await request(method, path, json(body)));
+}
+
+async function readAnswer<T>(schema: z.ZodType<T>, response: Response): Promise<T> {
   const answer: unknown = await response.json().catch(() => undefined);
   const read = schema.safeParse(answer);
   if (!read.success) throw new NotUnderstood();
@@ -90,10 +93,16 @@ export async function tell(method: string, path: string, body?: unknown): Promis
   await request(method, path, json(body));
 }
 
+const bytesOf = (bytes: Blob): Sent => ({ body: bytes, contentType: bytes.type || "application/octet-stream" });
+
 /** Sends a file as it is. */
 export async function sendBytes(path: string, bytes: Blob): Promise<void> {
-  await request("PUT", path, { body: bytes, contentType: bytes.type || "application/octet-stream" });
+  await request("PUT", path, bytesOf(bytes));
 }
+
+/** Sends a file as it is, and checks the answer's shape. */
+export const askWithBytes = async <T>(schema: z.ZodType<T>, path: string, bytes: Blob): Promise<T> =>
+  readAnswer(schema, await request("PUT", path, bytesOf(bytes)));
 
 /** Fetches a file. */
 export async function fetchBytes(path: string): Promise<Blob> {

@@ -1,9 +1,11 @@
 import {
   assemblyRecord,
+  companyProfileSchema,
   jobRecord,
   jobSchema,
   type Part,
   partSchema,
+  plainProfile,
   priceItemRecord,
   pricesKeptSchema,
   quoteDocumentRecord,
@@ -20,10 +22,56 @@ const roleSchema = z.enum(["owner", "estimator", "crew"]);
 
 export const sessionSchema = z.object({
   user: z.object({ id: z.string(), name: z.string(), email: z.string(), role: roleSchema }),
-  company: z.object({ id: z.string(), name: z.string(), address: z.string() }),
+  company: z.object({
+    id: z.string(),
+    name: z.string(),
+    address: z.string(),
+    demo: z.boolean().default(false),
+    // One that the device kept from before has none.
+    profile: companyProfileSchema.catch(plainProfile),
+  }),
   csrfToken: z.string(),
 });
 export type Session = z.infer<typeof sessionSchema>;
+
+/** How one can come in: whether there is nobody yet, whether a company can be begun, where letters of the stand-in are read. */
+export const setUpSchema = z.object({ first: z.boolean(), open: z.boolean(), letters: z.string().nullable() });
+
+/** What an invitation's link is for. */
+export const invitedSchema = z.object({ company: z.string(), name: z.string(), email: z.string(), role: roleSchema });
+
+export const personSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  email: z.string(),
+  role: roleSchema,
+  leftAt: z.string().nullable(),
+  devices: z.number(),
+  seenAt: z.string().nullable(),
+});
+export type Person = z.infer<typeof personSchema>;
+export const invitationSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  email: z.string(),
+  role: roleSchema,
+  expiresAt: z.string(),
+});
+export type Invitation = z.infer<typeof invitationSchema>;
+export const peopleSchema = z.object({ items: z.array(personSchema), invitations: z.array(invitationSchema) });
+export const peopleChangedSchema = peopleSchema.pick({ items: true });
+export const erasedSchema = peopleChangedSchema.extend({ kept: z.array(z.string()) });
+export const invitedAnswerSchema = z.object({ invitation: invitationSchema, link: z.string(), mailed: z.boolean() });
+
+export const deviceListSchema = z.object({
+  items: z.array(
+    z.object({ id: z.string(), device: z.string(), since: z.string(), seenAt: z.string(), own: z.boolean() }),
+  ),
+});
+export type SignedInDevice = z.infer<typeof deviceListSchema>["items"][number];
+
+export const companySchema = z.object({ name: z.string(), address: z.string(), profile: companyProfileSchema });
+export type Company = z.infer<typeof companySchema>;
 
 export const demoPeopleSchema = z.object({
   items: z.array(z.object({ name: z.string(), email: z.string(), role: roleSchema, password: z.string() })),

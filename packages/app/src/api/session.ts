@@ -2,12 +2,15 @@ import useSWR, { mutate } from "swr";
 import { z } from "zod";
 import { keepFor } from "../device/kept";
 import { deviceStore } from "../device/store";
-import { ask, keepCsrfToken, NoAnswer, tell } from "./client";
+import { forgetAnswers, noteName } from "../device/whose";
+import { ApiProblem, ask, keepCsrfToken, NoAnswer, tell } from "./client";
 import { type Session, sessionSchema } from "./records";
 
 const KEY = "/session";
 
 const KEPT = "session";
+/** Signed out here while there was no signal: the server is told once there is. */
+const SIGNED_OUT = "signed-out";
 
 /** Makes this the person of the app: their token goes with each change, and what is kept on the device is theirs. */
 function takeUp(session: Session): Session {
@@ -16,19 +19,37 @@ function takeUp(session: Session): Session {
   return session;
 }
 
+const ignored = (): undefined => undefined;
+
 /** Who is signed in. Without signal it is the person who was when there last was one: the device is still theirs. */
 async function readSession(): Promise<Session | null> {
+  const leaving = z.string().safeParse(await deviceStore.get(SIGNED_OUT).catch(ignored));
   try {
     const { session } = await ask(z.object({ session: sessionSchema.nullable() }), "GET", KEY);
-    if (session) await deviceStore.set(KEPT, session).catch(() => undefined);
-    else await deviceStore.remove(KEPT).catch(() => undefined);
+    if (session && leaving.success) return await endLate(session);
+    if (session) await keepSession(session);
+    else await deviceStore.remove(KEPT).catch(ignored);
     return session && takeUp(session);
   } catch (error) {
     if (!(error instanceof NoAnswer)) throw error;
-    const kept = sessionSchema.safeParse(await deviceStore.get(KEPT).catch(() => undefined));
+    const kept = sessionSchema.safeParse(await deviceStore.get(KEPT).catch(ignored));
+    if (leaving.success && !kept.success) return null;
     if (!kept.success) throw error;
     return takeUp(kept.data);
   }
+}
+
+/** What was pressed without signal is done now: the server ends the session that the browser still has a cookie of. */
+async function endLate(session: Session): Promise<null> {
+  keepCsrfToken(session.csrfToken);
+  await tell("DELETE", KEY);
+  await deviceStore.remove(SIGNED_OUT).catch(ignored);
+  return null;
+}
+
+async function keepSession(session: Session): Promise<void> {
+  await deviceStore.set(KEPT, session).catch(ignored);
+  await noteName(session.user.id, session.user.name).catch(ignored);
 }
 
 /** The person signed in: undefined while asking, null for nobody. */
@@ -41,19 +62,45 @@ export function useSession() {
   });
 }
 
-export async function signIn(email: string, password: string): Promise<void> {
-  const session = await ask(sessionSchema, "POST", KEY, { email, password });
+/** What an answer brought: this device is theirs from now on. */
+export async function beginSession(session: Session): Promise<void> {
   takeUp(session);
-  await deviceStore.set(KEPT, session).catch(() => undefined);
+  await deviceStore.remove(SIGNED_OUT).catch(ignored);
+  await keepSession(session);
   await mutate(() => true, undefined, { revalidate: false });
   await mutate(KEY, session, { revalidate: false });
 }
 
+/** The session as it is after a change of one's own name, or of the company. */
+export async function refreshSession(session: Session): Promise<void> {
+  takeUp(session);
+  await keepSession(session);
+  await mutate(KEY, session, { revalidate: false });
+}
+
+export async function signIn(email: string, password: string): Promise<void> {
+  await beginSession(await ask(sessionSchema, "POST", KEY, { email, password }));
+}
+
+/**
+ * Signs out on this device, with signal or without. What it kept of the company goes; what was entered and has not been sent stays, for
+ * when the same person is back.
+ */
 export async function signOut(): Promise<void> {
-  await tell("DELETE", KEY);
-  await deviceStore.remove(KEPT).catch(() => undefined);
+  await deviceStore.set(SIGNED_OUT, new Date().toISOString()).catch(ignored);
+  try {
+    await tell("DELETE", KEY);
+    await deviceStore.remove(SIGNED_OUT).catch(ignored);
+  } catch (error) {
+    // Ended elsewhere meanwhile is ended; without signal it is ended when there is some.
+    if (!(error instanceof NoAnswer || error instanceof ApiProblem)) throw error;
+  }
+  keepFor("");
+  await deviceStore.remove(KEPT).catch(ignored);
+  await forgetAnswers().catch(ignored);
   await mutate(() => true, undefined, { revalidate: false });
   await mutate(KEY, null, { revalidate: false });
 }
 
 export const seesCosts = (session: Session): boolean => session.user.role !== "crew";
+export const isOwner = (session: Session): boolean => session.user.role === "owner";

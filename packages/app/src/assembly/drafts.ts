@@ -1,8 +1,11 @@
 import type { Assembly } from "@wide-porch/core";
 import { useCallback, useEffect, useRef, useState } from "react";
+import { keptFor } from "../device/kept";
 import { deviceStore } from "../device/store";
 
-const keyOf = (system: string, id: string): string => `drafts/assembly/${system}/${id}`;
+/** Each person's lie apart; from before they did, they lie without a name. */
+const keyOf = (system: string, id: string): string => `drafts/${keptFor()}/assembly/${system}/${id}`;
+const earlierKeyOf = (system: string, id: string): string => `drafts/assembly/${system}/${id}`;
 /** A draft lies on the device until it is saved: the version it was begun from, and how it stands. */
 type Kept = { readonly base: number; readonly assembly: Assembly };
 const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null;
@@ -13,10 +16,12 @@ const isKept = (value: unknown): value is Kept =>
 export const keepDraft = (assembly: Assembly, base: number): Promise<void> =>
   deviceStore.set(keyOf(assembly.system, assembly.id), { base, assembly });
 
-export const dropDraft = (system: string, id: string): Promise<void> => deviceStore.remove(keyOf(system, id));
+export const dropDraft = (system: string, id: string): Promise<void> =>
+  deviceStore.removeMany([keyOf(system, id), earlierKeyOf(system, id)]);
 
 async function readDraft(system: string, id: string): Promise<{ base: number; assembly: Assembly } | undefined> {
-  const kept = await deviceStore.get(keyOf(system, id)).catch(() => undefined);
+  const get = (key: string) => deviceStore.get(key).catch(() => undefined);
+  const kept = (await get(keyOf(system, id))) ?? (await get(earlierKeyOf(system, id)));
   return isKept(kept) ? kept : undefined;
 }
 

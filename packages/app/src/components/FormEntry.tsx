@@ -1,4 +1,5 @@
 import { type Control, Controller, type FieldPath, type FieldValues } from "react-hook-form";
+import type { TextInputProps } from "react-native";
 import { TextField } from "./TextField";
 
 type Props<F extends FieldValues> = {
@@ -7,10 +8,19 @@ type Props<F extends FieldValues> = {
   readonly label: string;
   readonly figure?: boolean;
   readonly onEnter?: () => void;
+  /** What the device's keyboard and its store of passwords are told of it. */
+  readonly more?: Pick<TextInputProps, "secureTextEntry" | "autoComplete" | "autoCapitalize" | "inputMode">;
 };
 
 /** A text field that is bound to a form: what is wrong with it stands beneath it. */
-export const FormEntry = <F extends FieldValues>({ control, name, label, figure = false, onEnter }: Props<F>) => (
+export const FormEntry = <F extends FieldValues>({
+  control,
+  name,
+  label,
+  figure = false,
+  onEnter,
+  more = {},
+}: Props<F>) => (
   <Controller
     control={control}
     name={name}
@@ -21,6 +31,7 @@ export const FormEntry = <F extends FieldValues>({ control, name, label, figure 
         onChangeText={field.onChange}
         onBlur={field.onBlur}
         inputMode={figure ? "decimal" : "text"}
+        {...more}
         problem={fieldState.error?.message}
         {...(onEnter ? { onSubmitEditing: onEnter } : {})}
       />

@@ -12,6 +12,9 @@ export const keepFor = (userId: string): void => {
   owner = userId;
 };
 
+/** Whose device it is now; empty for nobody's. */
+export const keptFor = (): string => owner;
+
 const keyOf = (path: string): string => `answers/${owner}${path}`;
 
 async function keptCopy<T>(schema: z.ZodType<T>, path: string): Promise<T | undefined> {
@@ -52,5 +55,7 @@ export async function askKept<T>(schema: z.ZodType<T>, path: string, swrKey: str
 
 /** Puts a newer state into the copy on the device, so that a restart without signal shows it. */
 export const keepAnswer = (path: string, answer: unknown): void => {
+  // What comes in late, once they have signed out, is kept for nobody.
+  if (owner === "") return;
   void deviceStore.set(keyOf(path), answer).catch(() => undefined);
 };

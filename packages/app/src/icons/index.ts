@@ -54,4 +54,5 @@ export { default as Trash2 } from "lucide-react-native/dist/esm/icons/trash-2";
 export { default as Truck } from "lucide-react-native/dist/esm/icons/truck";
 export { default as Undo2 } from "lucide-react-native/dist/esm/icons/undo-2";
 export { default as Unlink } from "lucide-react-native/dist/esm/icons/unlink";
+export { default as UserRound } from "lucide-react-native/dist/esm/icons/user-round";
 export { default as X } from "lucide-react-native/dist/esm/icons/x";

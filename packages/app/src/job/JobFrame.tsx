@@ -14,6 +14,7 @@ import {
   type LucideIcon,
   Redo2,
   Ruler,
+  Stamp,
   Tags,
   Undo2,
 } from "../icons";
@@ -163,6 +164,7 @@ const OUTSIDE = [
   { href: "/assemblies", label: "Assemblies", icon: Layers },
   { href: "/price-list", label: "Price list", icon: Tags },
   { href: "/standards", label: "Standards", icon: HardHat },
+  { href: "/company", label: "Company", icon: Stamp },
 ] as const;
 
 type OutsideProps = { readonly href: string; readonly label: string; readonly icon: LucideIcon };

@@ -13,7 +13,7 @@ import { Faint, Strong, Title } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
-import { LogOut, Plus } from "../icons";
+import { LogOut, Plus, UserRound } from "../icons";
 import { type ImportFailure, ImportProblems, importJobFile } from "./importJob";
 import { JobList, UnknownJobs } from "./JobList";
 import { type JobSort, SHELF_WORDS, SORTS, STAGE_WORDS, STAGES } from "./jobWords";
@@ -45,6 +45,7 @@ function noneWords(find: string, shelf: JobShelf, mayStart: boolean): string {
 }
 
 export function JobsScreen() {
+  const router = useRouter();
   const session = useSession().data;
   const [page, setPage] = useState(1);
   const [typed, setTyped] = useState("");
@@ -70,6 +71,7 @@ export function JobsScreen() {
           <Title numberOfLines={1}>{session.company.name}</Title>
           <Faint>{session.user.name}</Faint>
         </View>
+        <IconButton name="You" icon={UserRound} onPress={() => router.push("/account" as Href)} />
         <IconButton name="Sign out" icon={LogOut} onPress={() => void signOut()} />
       </View>
       <ScrollView
@@ -80,6 +82,11 @@ export function JobsScreen() {
         <View className="flex-row items-baseline justify-between">
           <Title level={2}>Jobs</Title>
           <View className="flex-row gap-4">
+            {mayStart ? (
+              <Link href={"/company" as Href}>
+                <Strong className="text-pine underline">Company</Strong>
+              </Link>
+            ) : null}
             <Link href={"/assemblies" as Href}>
               <Strong className="text-pine underline">Assemblies</Strong>
             </Link>

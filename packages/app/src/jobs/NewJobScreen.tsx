@@ -1,13 +1,15 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { CURRENCIES, newJobSchema } from "@wide-porch/core";
+import { CURRENCIES, newJobSchema, plainProfile } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useState } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { ScrollView, View } from "react-native";
 import { mutate } from "swr";
 import type { z } from "zod";
+import { SYSTEMS } from "../account/systems";
 import { ask } from "../api/client";
 import { jobRecordSchema } from "../api/records";
+import { useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { FormEntry } from "../components/FormEntry";
@@ -27,9 +29,10 @@ type Way = (typeof WAYS)[number]["value"];
 
 export function NewJobScreen() {
   const router = useRouter();
+  const { system, currency } = useSession().data?.company.profile ?? plainProfile;
   const { control, handleSubmit, formState } = useForm<Form>({
     resolver: zodResolver(newJobSchema),
-    defaultValues: { title: "", customerName: "", site: "", system: "imperial", currency: "USD" },
+    defaultValues: { title: "", customerName: "", site: "", system, currency },
   });
   const [failure, setFailure] = useState<string>();
   const [way, setWay] = useState<Way>("measured");
@@ -65,15 +68,7 @@ export function NewJobScreen() {
               control={control}
               name="system"
               render={({ field }) => (
-                <Choice
-                  label="Measuring system"
-                  value={field.value}
-                  onChange={field.onChange}
-                  options={[
-                    { value: "imperial", label: "Feet and inches" },
-                    { value: "metric", label: "Metric" },
-                  ]}
-                />
+                <Choice label="Measuring system" value={field.value} onChange={field.onChange} options={SYSTEMS} />
               )}
             />
             <Controller

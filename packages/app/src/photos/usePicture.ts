@@ -4,18 +4,23 @@ import { fetchBytes } from "../api/client";
 import { deviceStore } from "../device/store";
 import { photoKey } from "./photoKey";
 
-/** A photo's picture: from the device, or fetched once and kept there. */
-async function pictureOf(jobId: string, photoId: string): Promise<Blob> {
-  const kept = await deviceStore.get(photoKey(photoId)).catch(() => undefined);
+/** A picture that never changes under its id: from the device, or fetched once and kept there. */
+async function pictureAt(path: string, id: string): Promise<Blob> {
+  const kept = await deviceStore.get(photoKey(id)).catch(() => undefined);
   if (kept instanceof Blob) return kept;
-  const fetched = await fetchBytes(`/jobs/${jobId}/photos/${photoId}`);
-  void deviceStore.set(photoKey(photoId), fetched).catch(() => undefined);
+  const fetched = await fetchBytes(path);
+  void deviceStore.set(photoKey(id), fetched).catch(() => undefined);
   return fetched;
 }
 
-/** An address the page can show a photo from; undefined until it is there. */
-export function usePicture(jobId: string, photoId: string): { url: string | undefined; missing: boolean } {
-  const picture = useSWR(["photo", photoId], () => pictureOf(jobId, photoId), {
+type Shown = { readonly url: string | undefined; readonly missing: boolean };
+
+export const usePicture = (jobId: string, photoId: string): Shown =>
+  usePictureAt(`/jobs/${jobId}/photos/${photoId}`, photoId);
+
+/** An address the page can show a picture from; undefined until it is there. */
+export function usePictureAt(path: string, id: string): Shown {
+  const picture = useSWR(["photo", id], () => pictureAt(path, id), {
     revalidateIfStale: false,
     revalidateOnFocus: false,
   });

@@ -2,6 +2,7 @@ import { formatMoney, type QuoteDocument, quoteTotals } from "@wide-porch/core";
 import { format } from "date-fns/format";
 import { parseISO } from "date-fns/parseISO";
 import { View } from "react-native";
+import { CompanyMark } from "../account/CompanyMark";
 import { Body, Faint, Figure, Strong, Title } from "../components/Text";
 import { Picture } from "../photos/Picture";
 
@@ -16,11 +17,17 @@ export function PaperPage({ quote }: { quote: QuoteDocument }) {
       aria-label={`Quote, ${quote.number}`}
       className="gap-4 border border-rule bg-sheet px-5 py-7 shadow-sm"
     >
-      <View>
-        <Title level={2} className="text-xl text-pine">
-          {quote.company.name}
-        </Title>
-        <Faint>{quote.company.address}</Faint>
+      <View className="flex-row gap-3">
+        <View className="min-w-0 flex-1">
+          <Title level={2} className="text-xl text-pine">
+            {quote.company.name}
+          </Title>
+          <Faint>{quote.company.address}</Faint>
+          {quote.company.details.map((line) => (
+            <Faint key={line}>{line}</Faint>
+          ))}
+        </View>
+        {quote.company.mark === null ? null : <CompanyMark id={quote.company.mark} className="h-16 w-28" />}
       </View>
       <View className="border-b border-rule pb-3">
         <Title level={3} className="text-lg">

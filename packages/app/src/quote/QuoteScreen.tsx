@@ -1,4 +1,4 @@
-import { draftQuote } from "@wide-porch/core";
+import { detailLines, draftQuote } from "@wide-porch/core";
 import { format } from "date-fns/format";
 import { useState } from "react";
 import { ScrollView, View } from "react-native";
@@ -40,7 +40,9 @@ function Quote({ session }: { session: Session }) {
   const { pricing } = record.job;
   if (!reckoning || !buildUp || pricing === null) return <Waiting what="the quote" />;
   const today = localDate();
-  const issue = { number: "Draft", date: today, company: session.company };
+  const { name, address, profile } = session.company;
+  const written = { name, address, details: detailLines(profile), mark: profile.mark };
+  const issue = { number: "Draft", date: today, company: written };
   const draft = draftQuote({ ...record.job, pricing }, parts, { ...reckoning, buildUp }, issue);
   return (
     <ScrollView

@@ -30,7 +30,7 @@ const page = (kept: readonly Kept[]): string => `<!doctype html>
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <body style="font: 18px/1.5 system-ui; max-width: 40rem; margin: 2rem auto; padding: 0 1rem">
 <main><h1>Letters, a stand-in</h1>
-<p>What Wide Porch would have sent by mail, newest first. Nothing here leaves this machine.</p>
+<p>What Wide Porch would have sent by mail, newest first. Nothing here leaves this machine. <a href="/">Look again</a></p>
 ${kept.length === 0 ? "<p>No letters yet.</p>" : kept.map(letter).join("\n")}
 </main></body></html>`;
 

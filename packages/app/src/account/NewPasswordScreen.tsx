@@ -1,0 +1,45 @@
+import { zodResolver } from "@hookform/resolvers/zod";
+import { type Href, useRouter } from "expo-router";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import { View } from "react-native";
+import { z } from "zod";
+import { ask } from "../api/client";
+import { sessionSchema } from "../api/records";
+import { beginSession } from "../api/session";
+import { Button } from "../components/Button";
+import { Notice } from "../components/Notice";
+import { EntryPage } from "./EntryPage";
+import { passwordField } from "./fields";
+import { LinkGone } from "./InvitationScreen";
+import { linkToken } from "./linkToken";
+import { NewPasswordEntry } from "./NewPasswordEntry";
+import { useSending } from "./useSending";
+
+/** A forgotten password set anew, by the link of a letter. */
+export function NewPasswordScreen() {
+  const [token] = useState(linkToken);
+  const router = useRouter();
+  const form = useForm({
+    resolver: zodResolver(z.object({ password: passwordField })),
+    defaultValues: { password: "" },
+  });
+  const { submit, failure, busy } = useSending(form, async ({ password }) => {
+    await beginSession(await ask(sessionSchema, "POST", "/new-password", { token, password }));
+    router.replace("/jobs" as Href);
+  });
+  if (token === "") return <LinkGone message="The link was cut off. Copy all of it out of the letter." />;
+  return (
+    <EntryPage title="A new password" lead="Everybody who is signed in by the old one is signed out.">
+      <View role="form" aria-label="A new password" className="gap-4">
+        <NewPasswordEntry control={form.control} name="password" label="New password" onEnter={submit} />
+        {failure ? (
+          <Notice title="Not changed" live>
+            {failure}
+          </Notice>
+        ) : null}
+        <Button label={busy ? "Changing" : "Change it and sign in"} disabled={busy} onPress={submit} />
+      </View>
+    </EntryPage>
+  );
+}

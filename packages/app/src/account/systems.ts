@@ -1,0 +1,4 @@
+export const SYSTEMS = [
+  { value: "imperial", label: "Feet and inches" },
+  { value: "metric", label: "Metric" },
+] as const;
