@@ -18,6 +18,8 @@ import type { HeavyAnswers } from "./pool/heavyAnswers";
 import type { Services } from "./services";
 import { readSession, requireCsrfToken, requireSignedIn } from "./sessions/signedIn";
 import { limitTries } from "./sessions/tries";
+import { healthPage } from "./watching/health";
+import { type Metrics, metricsPage } from "./watching/metrics";
 
 const LARGEST_BODY = "4mb";
 /** Bodies that are passed on as bytes, and how large they may be. */
@@ -40,7 +42,7 @@ function readBytes(router: express.Router, endpoints: readonly Endpoint[]): void
 }
 
 /** What the app works with beside the database. */
-export type Working = { readonly heavy: HeavyAnswers; readonly services: Services };
+export type Working = { readonly heavy: HeavyAnswers; readonly services: Services; readonly metrics: Metrics };
 
 function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: Working): express.Router {
   const router = express.Router();
@@ -49,10 +51,7 @@ function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: 
     response.setHeader("Cache-Control", "no-store");
     next();
   });
-  router.get("/health", async (_request, response) => {
-    await dataSource.query("SELECT 1");
-    response.json({ status: "ok" });
-  });
+  router.get("/health", healthPage(dataSource, heavy.figures));
   const openApi = openApiDocument(endpoints);
   router.get("/openapi.json", (_request, response) => {
     response.json(openApi);
@@ -114,7 +113,8 @@ export function createApp(dataSource: DataSource, config: Config, logger: Logger
   app.set("query parser", "simple");
   app.set("trust proxy", config.trustedHops);
   app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith("/api/") } }));
-  app.use(securityHeaders(config), compression());
+  app.use(working.metrics.timed, securityHeaders(config), compression());
+  app.get("/metrics", metricsPage(working.metrics, config));
   app.use("/api/v1", apiRouter(dataSource, config, working));
   if (config.webFolder && existsSync(join(config.webFolder, "index.html"))) app.use(...webApp(config.webFolder));
   app.use(unknownRoute);

@@ -28,6 +28,8 @@ const configSchema = z.object({
   WIDE_PORCH_ROOF_REPORTS: z.url().optional(),
   /** Address of the service by which suppliers send their prices; the small stand-in that ships with the app where there is none. */
   WIDE_PORCH_SUPPLIERS: z.url().optional(),
+  /** With it `/metrics` is read from anywhere; without it from this machine alone. */
+  WIDE_PORCH_METRICS_TOKEN: z.string().min(16).max(200).optional(),
   WIDE_PORCH_SECURE_COOKIES: flag.default("0"),
   /** Which build of the program this is: answers that another one kept are asked for anew. */
   WIDE_PORCH_BUILD: z.string().max(80).default(""),
@@ -48,6 +50,7 @@ export type Config = {
   readonly idleDays: number;
   readonly roofReports: string | undefined;
   readonly suppliers: string | undefined;
+  readonly metricsToken: string | undefined;
   readonly secureCookies: boolean;
   readonly build: string;
   readonly logLevel: string;
@@ -75,6 +78,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     idleDays: read.WIDE_PORCH_IDLE_DAYS,
     roofReports: read.WIDE_PORCH_ROOF_REPORTS,
     suppliers: read.WIDE_PORCH_SUPPLIERS,
+    metricsToken: read.WIDE_PORCH_METRICS_TOKEN,
     secureCookies: read.WIDE_PORCH_SECURE_COOKIES === "1" || (address?.startsWith("https:") ?? false),
     build: read.WIDE_PORCH_BUILD || randomUUID(),
     logLevel: read.LOG_LEVEL,

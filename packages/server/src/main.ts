@@ -1,6 +1,6 @@
 import type { Server } from "node:http";
 import { pino } from "pino";
-import { createApp } from "./app";
+import { createApp, type Working } from "./app";
 import { type Config, readConfig } from "./config";
 import { alone, createDataSource } from "./database/dataSource";
 import { loadDemo } from "./demo/load";
@@ -10,6 +10,7 @@ import { closeServices, startServices } from "./services";
 import { endDemoSessions } from "./sessions/store";
 import { forkStandIn } from "./standIns/forkStandIn";
 import { startRoofReports } from "./standIns/roofReports";
+import { startMetrics } from "./watching/metrics";
 
 /** Requests under way get this long to finish once the server is told to stop. */
 const LAST_ANSWERS_MS = 5000;
@@ -39,13 +40,18 @@ const portOf = (server: Server, config: Config): number => {
 
 async function main(): Promise<void> {
   const given = readConfig(process.env);
+  let working: Working | undefined;
   const logger = pino({
     level: given.logLevel,
     redact: ["req.headers.cookie", 'req.headers["x-csrf-token"]', 'res.headers["set-cookie"]'],
   });
   // Each request is by itself, and what is kept lies in the database: what was not foreseen in one ends nothing else.
-  process.on("uncaughtException", (error) => logger.fatal({ err: error }, "not caught"));
-  process.on("unhandledRejection", (error) => logger.fatal({ err: error }, "not caught"));
+  const notCaught = (error: unknown): void => {
+    logger.fatal({ err: error }, "not caught");
+    working?.metrics.notCaught();
+  };
+  process.on("uncaughtException", notCaught);
+  process.on("unhandledRejection", notCaught);
   const dataSource = await createDataSource(given).initialize();
   await alone(dataSource, "wide-porch-start", async () => {
     await dataSource.runMigrations({ transaction: "each" });
@@ -54,20 +60,23 @@ async function main(): Promise<void> {
   });
   const { config, standIns } = await withStandIns(given);
   const addressOf = (): string => config.address ?? `http://127.0.0.1:${portOf(server, config)}`;
-  const working = {
-    heavy: startHeavyAnswers(config, logger),
+  const heavy = startHeavyAnswers(config, logger);
+  const running: Working = {
+    heavy,
     services: startServices(config, logger, addressOf),
+    metrics: startMetrics(heavy.figures),
   };
+  working = running;
   const house = keepHouse(dataSource, logger);
-  const server: Server = createApp(dataSource, config, logger, working).listen(config.port, config.host, () => {
+  const server: Server = createApp(dataSource, config, logger, running).listen(config.port, config.host, () => {
     const port = portOf(server, config);
     logger.info({ port }, "listening");
     process.send?.({ listening: port, letters: config.mail.page });
   });
   const close = async (): Promise<void> => {
     house.stop();
-    await working.heavy.close();
-    await closeServices(working.services);
+    await running.heavy.close();
+    await closeServices(running.services);
     await dataSource.destroy();
     for (const { stop } of standIns) await stop();
   };

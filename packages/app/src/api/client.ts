@@ -53,10 +53,30 @@ async function problemFrom(response: Response): Promise<ApiProblem> {
   return new ApiProblem(response.status, detail ?? title, problems, current);
 }
 
-type Sent = { readonly body?: BodyInit; readonly contentType?: string };
+type Sent = { readonly body?: BodyInit; readonly contentType?: string; readonly commandId?: string };
+/** `commandId`: the name of a change that counts once, however often it is sent. */
+export type Once = Pick<Sent, "commandId">;
 
-async function request(method: string, path: string, { body, contentType }: Sent = {}): Promise<Response> {
+/** Who asks for the session anew where another tab has signed in since; told of by the session itself. */
+let renewToken: (() => Promise<boolean>) | undefined;
+export const renewTokenBy = (renew: () => Promise<boolean>): void => {
+  renewToken = renew;
+};
+
+/** The session's token is an old one where somebody signed in anew in another tab: it is asked for, and the same is sent once more. */
+async function request(method: string, path: string, sent: Sent = {}): Promise<Response> {
+  try {
+    return await requestOnce(method, path, sent);
+  } catch (error) {
+    const isOld = error instanceof ApiProblem && error.problems.some(({ code }) => code === "old-token");
+    if (!isOld || !(await renewToken?.())) throw error;
+    return requestOnce(method, path, sent);
+  }
+}
+
+async function requestOnce(method: string, path: string, { body, contentType, commandId }: Sent): Promise<Response> {
   const headers: Record<string, string> = { accept: "application/json" };
+  if (commandId) headers["idempotency-key"] = commandId;
   if (contentType) headers["content-type"] = contentType;
   if (method !== "GET") headers["x-csrf-token"] = csrfToken;
   const init: RequestInit = { method, headers, credentials: "same-origin" };
@@ -78,8 +98,14 @@ const json = (body: unknown): Sent =>
   body === undefined ? {} : { body: JSON.stringify(body), contentType: "application/json" };
 
 /** Asks the API and checks the answer's shape. Throws ApiProblem, NoAnswer or NotUnderstood. */
-export async function ask<T>(schema: z.ZodType<T>, method: string, path: string, body?: unknown): Promise<T> {
-  return readAnswer(schema, await request(method, path, json(body)));
+export async function ask<T>(
+  schema: z.ZodType<T>,
+  method: string,
+  path: string,
+  body?: unknown,
+  more: Once = {},
+): Promise<T> {
+  return readAnswer(schema, await request(method, path, { ...json(body), ...more }));
 }
 
 async function readAnswer<T>(schema: z.ZodType<T>, response: Response): Promise<T> {

@@ -1,9 +1,9 @@
 import useSWR, { mutate } from "swr";
 import { z } from "zod";
-import { keepFor } from "../device/kept";
+import { keepFor, keptFor } from "../device/kept";
 import { deviceStore } from "../device/store";
 import { forgetAnswers, noteName } from "../device/whose";
-import { ApiProblem, ask, keepCsrfToken, NoAnswer, tell } from "./client";
+import { ApiProblem, ask, keepCsrfToken, NoAnswer, renewTokenBy, tell } from "./client";
 import { type Session, sessionSchema } from "./records";
 
 const KEY = "/session";
@@ -20,6 +20,15 @@ function takeUp(session: Session): Session {
 }
 
 const ignored = (): undefined => undefined;
+
+/** Signed in anew in another tab: the token that goes with it, where it is the same person; another person's page is shown anew. */
+renewTokenBy(async () => {
+  const before = keptFor();
+  const { session } = await ask(z.object({ session: sessionSchema.nullable() }), "GET", KEY);
+  if (session?.user.id === before) keepCsrfToken(session.csrfToken);
+  void mutate(KEY);
+  return session?.user.id === before;
+});
 
 /** Who is signed in. Without signal it is the person who was when there last was one: the device is still theirs. */
 async function readSession(): Promise<Session | null> {

@@ -1,7 +1,8 @@
 import type { HouseStandard } from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
-import { ApiProblem, ask } from "../api/client";
+import { askOnce } from "../api/askOnce";
+import { ApiProblem } from "../api/client";
 import { standardRecordSchema } from "../api/records";
 import { Button } from "../components/Button";
 import { Faint, Title, Warning } from "../components/Text";
@@ -24,7 +25,7 @@ export function StandardForm({ stored, base, mayChange }: FormProps) {
     setFailure(undefined);
     try {
       const body = { baseVersion: base, standard: draft };
-      await ask(standardRecordSchema, "PUT", `/standards/${draft.system}/${draft.id}`, body);
+      await askOnce(standardRecordSchema, "PUT", `/standards/${draft.system}/${draft.id}`, body);
       await list.mutate();
     } catch (error) {
       setFailure(failureWords(error));

@@ -5,7 +5,7 @@ import { useForm } from "react-hook-form";
 import { View } from "react-native";
 import { mutate } from "swr";
 import type { z } from "zod";
-import { ask } from "../api/client";
+import { askOnce } from "../api/askOnce";
 import { jobRecordSchema } from "../api/records";
 import { Button } from "../components/Button";
 import { CheckRow } from "../components/CheckRow";
@@ -53,7 +53,7 @@ export function CopyJob({ jobId, start, parts, hasTyped }: Props) {
   const copy = handleSubmit(async (form) => {
     setFailure(undefined);
     try {
-      const made = await ask(jobRecordSchema, "POST", `/jobs/${jobId}/copies`, { ...form, partIds, shelf, typed });
+      const made = await askOnce(jobRecordSchema, "POST", `/jobs/${jobId}/copies`, { ...form, partIds, shelf, typed });
       await mutate((key) => typeof key === "string" && key.startsWith("/jobs?"));
       openAnotherJob(made.id);
     } catch (error) {

@@ -7,7 +7,7 @@ import { ScrollView, View } from "react-native";
 import { mutate } from "swr";
 import type { z } from "zod";
 import { SYSTEMS } from "../account/systems";
-import { ask } from "../api/client";
+import { askOnce } from "../api/askOnce";
 import { jobRecordSchema } from "../api/records";
 import { useSession } from "../api/session";
 import { Button, IconButton } from "../components/Button";
@@ -39,7 +39,7 @@ export function NewJobScreen() {
   const submit = handleSubmit(async (form) => {
     setFailure(undefined);
     try {
-      const record = await ask(jobRecordSchema, "POST", "/jobs", form);
+      const record = await askOnce(jobRecordSchema, "POST", "/jobs", form);
       await mutate((key) => typeof key === "string" && key.startsWith("/jobs?"));
       router.replace(`/jobs/${record.id}/${way === "typed" ? "price/worksheet?type=1" : "measure"}` as Href);
     } catch (error) {

@@ -1,5 +1,6 @@
 import { mutate } from "swr";
-import { ApiProblem, ask } from "../api/client";
+import { askOnce } from "../api/askOnce";
+import { ApiProblem } from "../api/client";
 import { jobRecordSchema } from "../api/records";
 import { Notice } from "../components/Notice";
 import { Body } from "../components/Text";
@@ -31,7 +32,7 @@ export async function importJobFile(file: File): Promise<string | ImportFailure>
     };
   }
   try {
-    const record = await ask(jobRecordSchema, "POST", "/job-files", data);
+    const record = await askOnce(jobRecordSchema, "POST", "/job-files", data);
     await mutate((key) => typeof key === "string" && key.startsWith("/jobs?"));
     return record.id;
   } catch (error) {

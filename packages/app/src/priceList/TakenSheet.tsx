@@ -2,6 +2,7 @@ import { useState } from "react";
 import { View } from "react-native";
 import useSWR from "swr";
 import { z } from "zod";
+import { askOnce } from "../api/askOnce";
 import { ask } from "../api/client";
 import { priceBatchSchema } from "../api/records";
 import { Button } from "../components/Button";
@@ -18,7 +19,7 @@ export function TakenSheet({ onClose, onUndone }: { readonly onClose: () => void
   const [said, setSaid] = useState("");
   const undo = async (id: string) => {
     try {
-      const { left } = await ask(undoneSchema, "POST", `${PATH}/${id}/undo`, {});
+      const { left } = await askOnce(undoneSchema, "POST", `${PATH}/${id}/undo`, {});
       const stays =
         left.length === 0
           ? ""

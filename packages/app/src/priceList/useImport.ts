@@ -8,7 +8,7 @@ import {
   readPrices,
 } from "@wide-porch/core";
 import { useEffect, useMemo, useState } from "react";
-import { ask } from "../api/client";
+import { askOnce } from "../api/askOnce";
 import { type PriceBatch, type PriceRecord, priceBatchSchema } from "../api/records";
 import { deviceStore } from "../device/store";
 import { todayText } from "./pricesOf";
@@ -69,7 +69,7 @@ export function useImport(
       after ? [{ baseRevision: revisions.get(code) ?? 0, item: after }] : [],
     );
     try {
-      const batch = await ask(priceBatchSchema, "POST", "/price-batches", {
+      const batch = await askOnce(priceBatchSchema, "POST", "/price-batches", {
         fromWhere: file.name.slice(0, 200),
         changes: taken,
       });

@@ -1,6 +1,7 @@
 import type { PriceItem } from "@wide-porch/core";
 import { useCallback } from "react";
 import useSWR from "swr";
+import { askOnce } from "../api/askOnce";
 import { ApiProblem, ask } from "../api/client";
 import { type PriceRecord, priceListSchema, priceRecordSchema } from "../api/records";
 
@@ -36,7 +37,9 @@ export function usePriceList() {
   const change = useCallback(
     async (record: PriceRecord, item: PriceItem) => {
       const path = `${PRICE_LIST}/${encodeURIComponent(item.code)}`;
-      const failure = await attempt(() => ask(priceRecordSchema, "PUT", path, { baseRevision: record.revision, item }));
+      const failure = await attempt(() =>
+        askOnce(priceRecordSchema, "PUT", path, { baseRevision: record.revision, item }),
+      );
       return failure?.includes("meantime")
         ? "Someone else changed this price. It is shown now; type yours again."
         : failure;
@@ -44,7 +47,7 @@ export function usePriceList() {
     [attempt],
   );
   const make = useCallback(
-    (item: PriceItem) => attempt(() => ask(priceRecordSchema, "POST", PRICE_LIST, { item })),
+    (item: PriceItem) => attempt(() => askOnce(priceRecordSchema, "POST", PRICE_LIST, { item })),
     [attempt],
   );
   return { items: list.data?.items, error: list.error, reload: mutate, change, make };

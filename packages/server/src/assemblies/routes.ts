@@ -12,6 +12,7 @@ import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
+import { changeOnce } from "../jobs/commands";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
 import { requireSound, resultsOf } from "./results";
 import { shownTo } from "./shownTo";
@@ -82,15 +83,15 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     heavy: true,
     body: z.object({ baseVersion, assembly: assemblySchema }).meta({ id: "AssemblyChange" }),
     answer: assemblyAnswerSchema,
-    handle: async ({ user, param, body }) => {
+    handle: async ({ user, param, body, received }) => {
       const key = { companyId: user.companyId, system: param("system"), id: param("id") };
       const { basedOn } = body.assembly;
       const bases = await assembliesOf(dataSource, user.companyId, body.assembly.system, basedOn ? [basedOn] : []);
       requireSound(body.assembly, bases);
       const tables = await companyTables(dataSource, user.companyId, body.assembly.system);
       const more = { results: resultsOf(body.assembly, bases, tables) };
-      return assemblyAnswer(
-        await saveVersion(dataSource, assemblyEntity, key, body.baseVersion, body.assembly, user.id, more),
+      return changeOnce(dataSource, { user, received }, "save-assembly", async (manager) =>
+        assemblyAnswer(await saveVersion(manager, assemblyEntity, key, body.baseVersion, body.assembly, user.id, more)),
       );
     },
   }),
@@ -152,12 +153,12 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 200,
     body: z.object({ baseVersion, standard: houseStandardSchema }).meta({ id: "HouseStandardChange" }),
     answer: standardAnswerSchema,
-    handle: async ({ user, param, body }) => {
+    handle: async ({ user, param, body, received }) => {
       const key = { companyId: user.companyId, system: param("system"), id: param("id") };
       const problems = standardProblems(body.standard);
       if (problems.length > 0) throw unfit(problems.map((each) => ({ ...each, path: `standard.${each.path}` })));
-      return standardAnswer(
-        await saveVersion(dataSource, standardEntity, key, body.baseVersion, body.standard, user.id, {}),
+      return changeOnce(dataSource, { user, received }, "save-standard", async (manager) =>
+        standardAnswer(await saveVersion(manager, standardEntity, key, body.baseVersion, body.standard, user.id, {})),
       );
     },
   }),

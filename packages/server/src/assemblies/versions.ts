@@ -1,5 +1,4 @@
-import type { DataSource, EntitySchema } from "typeorm";
-import { inTransaction } from "../database/dataSource";
+import type { DataSource, EntityManager, EntitySchema } from "typeorm";
 import { HttpProblem, notFound, unfit } from "../http/problemDetails";
 import type { AssemblyRow, StandardRow } from "./entity";
 
@@ -10,11 +9,11 @@ type Key = { readonly companyId: string; readonly system: string; readonly id: s
 const plain = <R extends Row>(entity: EntitySchema<R>) => entity as unknown as EntitySchema<Row>;
 
 /**
- * Saves the next version. Throws 409 with the newest where somebody saved one meanwhile, 422 where the record names another
+ * Saves the next version, inside the caller's transaction. Throws 409 with the newest where somebody saved one meanwhile, 422 where the record names another
  * id than the address.
  */
-export function saveVersion<R extends Row>(
-  dataSource: DataSource,
+export async function saveVersion<R extends Row>(
+  manager: EntityManager,
   entity: EntitySchema<R>,
   key: Key,
   baseVersion: number,
@@ -26,24 +25,22 @@ export function saveVersion<R extends Row>(
   if (data.id !== key.id || data.system !== key.system) {
     throw unfit([{ code: "id-changed", path: "id", message: "It keeps its id and its measuring system." }]);
   }
-  return inTransaction(dataSource, async (manager) => {
-    const rows = manager.getRepository(plain(entity));
-    const newest = await rows.findOne({ where: key, order: { version: "DESC" }, lock: { mode: "pessimistic_write" } });
-    if ((newest?.version ?? 0) !== baseVersion) throw new HttpProblem(409, { current: newest?.data ?? null });
-    const version = baseVersion + 1;
-    const retired = newest?.retired ?? false;
-    const row = {
-      ...more,
-      ...key,
-      version,
-      retired,
-      data: { ...data, version },
-      createdAt: new Date(),
-      createdBy: userId,
-    };
-    await rows.insert(row as unknown as Row);
-    return row as unknown as R;
-  });
+  const rows = manager.getRepository(plain(entity));
+  const newest = await rows.findOne({ where: key, order: { version: "DESC" }, lock: { mode: "pessimistic_write" } });
+  if ((newest?.version ?? 0) !== baseVersion) throw new HttpProblem(409, { current: newest?.data ?? null });
+  const version = baseVersion + 1;
+  const retired = newest?.retired ?? false;
+  const row = {
+    ...more,
+    ...key,
+    version,
+    retired,
+    data: { ...data, version },
+    createdAt: new Date(),
+    createdBy: userId,
+  };
+  await rows.insert(row as unknown as Row);
+  return row as unknown as R;
 }
 
 /** Throws 404 where the company has none of that id. */

@@ -8,6 +8,8 @@ export type Received = {
   /** What was sent: parsed, or as bytes where its endpoint reads them itself. */
   readonly body: unknown;
   readonly ifNoneMatch: string | undefined;
+  /** The device's own name for a change (`Idempotency-Key`): the same sent twice counts once. */
+  readonly commandId: string | undefined;
   /** What the device calls itself. */
   readonly userAgent: string;
   readonly signedIn: SignedIn | undefined;
@@ -21,6 +23,7 @@ export const receivedOf = (request: Request): Received => ({
   query: { ...request.query },
   body: request.body,
   ifNoneMatch: request.get("if-none-match"),
+  commandId: request.get("idempotency-key"),
   userAgent: (request.get("user-agent") ?? "").slice(0, 300),
   signedIn: request.signedIn,
 });

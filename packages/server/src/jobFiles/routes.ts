@@ -8,6 +8,7 @@ import {
   type Photo,
   type Problem,
   partContext,
+  type QuoteDocument,
   readJobFile,
   renameParts,
   settlePart,
@@ -17,12 +18,12 @@ import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
-import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, unfit } from "../http/problemDetails";
 import { Reply } from "../http/reply";
 import { jobAnswer, jobAnswerSchema } from "../jobs/answers";
+import { changeOnce } from "../jobs/commands";
 import type { JobRow } from "../jobs/entity";
 import { insertJob } from "../jobs/routes";
 import { allPartsOf, jobOf } from "../jobs/store";
@@ -100,63 +101,65 @@ function requireTimes(quotes: JobFile["quotes"]): void {
   throw unfit([{ code: "no-time", path: `quotes.${odd}.issuedAt`, message: "No quote was issued at such a time." }]);
 }
 
-/** Adds the file's job as a new one with ids of its own. Throws 422 and changes nothing when the file does not fit. */
-export async function importJob(
-  dataSource: DataSource,
-  companyId: string,
-  userId: string,
-  data: unknown,
-): Promise<JobRow> {
+/** What a file brings, read and checked, before anything is changed. Throws 422 for one that does not fit. */
+async function readFile(data: unknown) {
   const result = readJobFile(data);
   if (!result.ok) throw unfit(result.problems);
   const problems = partProblems(result.file);
   if (problems.length > 0) throw unfit(problems);
-  const { quotes } = result.file;
-  requireTimes(quotes);
+  requireTimes(result.file.quotes);
   const photoIds = new Map(result.file.photos.map((photo) => [photo.id, randomUUID()]));
-  const pictures = await readPictures(result.file, photoIds);
+  return { ...result, photoIds, pictures: await readPictures(result.file, photoIds) };
+}
+
+type FileRead = Awaited<ReturnType<typeof readFile>>;
+
+/** Adds the file's job as a new one with ids of its own. Runs inside the caller's transaction. */
+async function importJob(manager: EntityManager, companyId: string, userId: string, read: FileRead): Promise<JobRow> {
+  const { file, photoIds, pictures } = read;
   const renamed = (photos: readonly Photo[]) =>
     photos.map((photo) => ({ ...photo, id: photoIds.get(photo.id) ?? photo.id }));
-  const parts = renameParts(result.file.parts, () => randomUUID()).map((part) => ({
-    ...part,
-    photos: renamed(part.photos),
-  }));
-  const partIds = new Map(result.file.parts.map(({ id }, index) => [id, parts[index]?.id ?? id]));
+  const parts = renameParts(file.parts, () => randomUUID()).map((part) => ({ ...part, photos: renamed(part.photos) }));
+  const partIds = new Map(file.parts.map(({ id }, index) => [id, parts[index]?.id ?? id]));
   const withPictures = <T extends { readonly pictures: readonly Photo[] }>(quote: T) => ({
     ...quote,
     pictures: renamed(quote.pictures),
   });
-  return inTransaction(dataSource, async (manager) => {
-    // The prices it was kept at are another list's.
-    const prices = { at: new Date().toISOString(), taken: {} };
-    const brought = await bringAlong(manager, companyId, userId, result.file);
-    const job = withPartsRenamed(brought.job, (id) => partIds.get(id) ?? id);
-    const row = await insertJob(manager, companyId, { ...job, prices, quote: withPictures(job.quote) });
-    const author = { userId, at: new Date() };
-    const known = parts.map((part) => ({ id: part.id, data: brought.part(part) }));
-    const unknown = result.unknownParts.map(({ stored }) => asItIs(stored));
-    await insertParts(manager, row, [...known, ...unknown], author);
-    for (const { id, picture } of pictures) {
-      await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture);
-    }
-    for (const [index, { issuedAt, document }] of quotes.entries()) {
-      await manager.getRepository(quoteEntity).insert({
-        id: randomUUID(),
-        companyId,
-        jobId: row.id,
-        sequence: index + 1,
-        number: document.number,
-        issuedAt: new Date(issuedAt),
-        issuedBy: null,
-        imported: true,
-        total: document.total,
-        document: withPictures(document),
-        snapshot: null,
-      });
-    }
-    return row;
-  });
+  // The prices it was kept at are another list's.
+  const prices = { at: new Date().toISOString(), taken: {} };
+  const brought = await bringAlong(manager, companyId, userId, file);
+  const job = withPartsRenamed(brought.job, (id) => partIds.get(id) ?? id);
+  const row = await insertJob(manager, companyId, { ...job, prices, quote: withPictures(job.quote) });
+  const author = { userId, at: new Date() };
+  const known = parts.map((part) => ({ id: part.id, data: brought.part(part) }));
+  const unknown = read.unknownParts.map(({ stored }) => asItIs(stored));
+  await insertParts(manager, row, [...known, ...unknown], author);
+  for (const { id, picture } of pictures) {
+    await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture);
+  }
+  for (const [index, { issuedAt, document }] of file.quotes.entries()) {
+    await manager.getRepository(quoteEntity).insert({
+      id: randomUUID(),
+      companyId,
+      jobId: row.id,
+      sequence: index + 1,
+      number: document.number,
+      issuedAt: new Date(issuedAt),
+      issuedBy: null,
+      imported: true,
+      total: document.total,
+      document: withoutMark(withPictures(document)),
+      snapshot: null,
+    });
+  }
+  return row;
 }
+
+/** A mark is the company's that issued it, and is not in the file. */
+const withoutMark = (document: QuoteDocument): QuoteDocument => ({
+  ...document,
+  company: { ...document.company, mark: null },
+});
 
 export const jobFileEndpoints = (dataSource: DataSource): Endpoint[] => [
   endpoint({
@@ -183,6 +186,11 @@ export const jobFileEndpoints = (dataSource: DataSource): Endpoint[] => [
     // Read by `readJobFile`, which brings older files up to date before it checks them.
     body: z.unknown(),
     answer: jobAnswerSchema,
-    handle: async ({ user, body }) => jobAnswer(await importJob(dataSource, user.companyId, user.id, body), user.role),
+    handle: async ({ user, body, received }) => {
+      const read = await readFile(body);
+      return changeOnce(dataSource, { user, received }, "bring-in-job", async (manager) =>
+        jobAnswer(await importJob(manager, user.companyId, user.id, read), user.role),
+      );
+    },
   }),
 ];

@@ -1,6 +1,10 @@
-import type { EntityManager } from "typeorm";
+import { createHash } from "node:crypto";
+import type { DataSource, EntityManager } from "typeorm";
+import { z } from "zod";
 import type { UserRow } from "../companies/entity";
-import { HttpProblem } from "../http/problemDetails";
+import { inTransaction } from "../database/dataSource";
+import { HttpProblem, unfit } from "../http/problemDetails";
+import type { Received } from "../http/received";
 import { type CommandKind, commandEntity } from "./entity";
 
 export type Command = {
@@ -35,4 +39,31 @@ export async function once<T>(manager: EntityManager, command: Command, change: 
   const answer = await change();
   await commands.insert({ companyId, id, target, kind, userId, answer: answer as object, createdAt: new Date() });
   return answer;
+}
+
+/** What a request asks for: where, and the body. The same name for something else is refused. */
+function askedFor({ params, body }: Received): string {
+  const hash = createHash("sha256").update(JSON.stringify(params));
+  if (body instanceof Uint8Array) hash.update(body);
+  else hash.update(JSON.stringify(body ?? null));
+  return hash.digest("hex").slice(0, 36);
+}
+
+/**
+ * A change in a transaction of its own that can be sent twice: under the same `Idempotency-Key` it is made once, and answered alike. Without
+ * one it is made as often as it is sent.
+ */
+export function changeOnce<T>(
+  dataSource: DataSource,
+  { user, received }: { readonly user: UserRow; readonly received: Received },
+  kind: CommandKind,
+  change: (manager: EntityManager) => Promise<T>,
+): Promise<T> {
+  const { commandId } = received;
+  if (commandId === undefined) return inTransaction(dataSource, change);
+  if (!z.uuid().safeParse(commandId).success) {
+    throw unfit([{ code: "command-id", path: "Idempotency-Key", message: "The name of a change is a UUID." }]);
+  }
+  const command = commandOf(user, kind, commandId, askedFor(received));
+  return inTransaction(dataSource, (manager) => once(manager, command, () => change(manager)));
 }

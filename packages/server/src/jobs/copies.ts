@@ -2,10 +2,10 @@ import { randomUUID } from "node:crypto";
 import { copyJob, newJobSchema } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
-import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { insertParts } from "../parts/store";
 import { jobAnswer, jobAnswerSchema } from "./answers";
+import { changeOnce } from "./commands";
 import { insertJob } from "./routes";
 import { jobOf, partsOf } from "./store";
 
@@ -29,8 +29,8 @@ export const jobCopyEndpoints = (dataSource: DataSource): Endpoint[] => [
     heavy: true,
     body: copySchema,
     answer: jobAnswerSchema,
-    handle: ({ user, param, body }) =>
-      inTransaction(dataSource, async (manager) => {
+    handle: ({ user, param, body, received }) =>
+      changeOnce(dataSource, { user, received }, "copy-job", async (manager) => {
         const { companyId, id: userId } = user;
         const from = await jobOf(manager, companyId, param("jobId"));
         const parts = (await partsOf(manager, companyId, from.id)).map((part) => part.data);

@@ -38,7 +38,21 @@ export type CommandRow = {
   createdAt: Date;
 };
 
-export type CommandKind = "patch-job" | "put-part" | "bin-part" | "set-aside" | "issue-quote";
+export type CommandKind =
+  | "patch-job"
+  | "put-part"
+  | "bin-part"
+  | "set-aside"
+  | "issue-quote"
+  | "start-job"
+  | "copy-job"
+  | "bring-in-job"
+  | "save-assembly"
+  | "save-standard"
+  | "make-item"
+  | "change-item"
+  | "take-prices"
+  | "undo-prices";
 
 export const commandEntity = new EntitySchema<CommandRow>({
   name: "command",

@@ -17,14 +17,14 @@ import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { shownTo } from "../assemblies/shownTo";
 import { libraryOf, newestStandard } from "../assemblies/store";
-import { companyEntity, type UserRow } from "../companies/entity";
+import { companyOf, type UserRow } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { HttpProblem } from "../http/problemDetails";
 import { keptItems } from "../priceList/inForce";
 import { jobAnswer, jobAnswerSchema, partAnswer, partAnswerSchema } from "./answers";
-import { commandOf, once } from "./commands";
+import { changeOnce, commandOf, once } from "./commands";
 import { type JobRow, jobEntity } from "./entity";
 import { priceTag, reckon } from "./price";
 import { allPartsOf, changeNumberOf, jobOf, lockJob, partsSince } from "./store";
@@ -78,16 +78,13 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 201,
     body: newJobSchema,
     answer: jobAnswerSchema,
-    handle: async ({ user, body }) => {
-      const company = await dataSource.getRepository(companyEntity).findOneByOrFail({ id: user.companyId });
-      const startedAt = new Date().toISOString();
-      const { usualStandards } = company.settings;
-      const usual = await newestStandard(dataSource, user.companyId, body.system, usualStandards[body.system]);
-      return jobAnswer(
-        await insertJob(dataSource, user.companyId, startJob(body, company.settings, usual, startedAt)),
-        user.role,
-      );
-    },
+    handle: ({ user, body, received }) =>
+      changeOnce(dataSource, { user, received }, "start-job", async (manager) => {
+        const { settings } = await companyOf(manager, user.companyId);
+        const usual = await newestStandard(manager, user.companyId, body.system, settings.usualStandards[body.system]);
+        const job = startJob(body, settings, usual, new Date().toISOString());
+        return jobAnswer(await insertJob(manager, user.companyId, job), user.role);
+      }),
   }),
   endpoint({
     method: "get",

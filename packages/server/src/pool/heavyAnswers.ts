@@ -5,6 +5,7 @@ import type { Endpoint } from "../http/endpoint";
 import { HttpProblem, type ProblemDetails } from "../http/problemDetails";
 import type { Received } from "../http/received";
 import type { Outgoing } from "../http/reply";
+import type { PoolFigures } from "../watching/metrics";
 import { isFull, startPool, tookTooLong, tookTooMuch, usualThreads } from "./startPool";
 
 /** What a thread is asked: which endpoint, and the request. */
@@ -54,6 +55,10 @@ class Shares {
 
   constructor(private readonly most: number) {}
 
+  waiting(): number {
+    return [...this.limits.values()].reduce((sum, { pendingCount }) => sum + pendingCount, 0);
+  }
+
   async run<T>(company: string, work: () => Promise<T>): Promise<T> {
     const limit = this.limits.get(company) ?? pLimit(this.most);
     this.limits.set(company, limit);
@@ -69,6 +74,7 @@ class Shares {
 export type HeavyAnswers = {
   /** Answers in a thread of the pool. Throws what the endpoint throws, 422 for what takes too long or too much, 503 where too much waits. */
   readonly answer: (endpoint: Endpoint, received: Received) => Promise<Outgoing>;
+  readonly figures: () => PoolFigures;
   readonly close: () => Promise<void>;
 };
 
@@ -80,11 +86,13 @@ export function startHeavyAnswers(config: Config, logger: Logger, longestMs = LO
     threads,
   });
   const shares = new Shares(threads - 1);
+  let ended = 0;
   const run = async (task: Task): Promise<Answered> => {
     const signal = AbortSignal.timeout(longestMs);
     try {
       return await pool.run(task, { signal, transferList: handedOver(task.received.body) });
     } catch (error) {
+      ended += 1;
       logger.warn({ err: error, asked: task.key }, "a piece of work was ended");
       throw problemOf(error);
     }
@@ -97,6 +105,7 @@ export function startHeavyAnswers(config: Config, logger: Logger, longestMs = LO
       if (answered.why !== undefined) logger.error({ asked: keyOf(endpoint), why: answered.why }, "request failed");
       throw HttpProblem.of(answered.problem);
     },
+    figures: () => ({ waiting: pool.queueSize + shares.waiting(), threads: pool.threads.length, ended }),
     close: () => pool.destroy(),
   };
 }

@@ -3,9 +3,9 @@ import { type PriceItem, priceItemSchema } from "@wide-porch/core";
 import { type DataSource, type EntityManager, In } from "typeorm";
 import { z } from "zod";
 import { userEntity } from "../companies/entity";
-import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
+import { changeOnce } from "../jobs/commands";
 import { type PriceBatchRow, priceBatchEntity, priceItemVersionEntity } from "./entity";
 import { type ItemChange, lockItems, saveItems } from "./save";
 
@@ -75,8 +75,8 @@ export const priceBatchEndpoints = (dataSource: DataSource): Endpoint[] => [
     bodyOf: "large-json",
     body: takeSchema,
     answer: batchSchema,
-    handle: ({ user, body }) =>
-      inTransaction(dataSource, async (manager) => {
+    handle: ({ user, body, received }) =>
+      changeOnce(dataSource, { user, received }, "take-prices", async (manager) => {
         const { companyId } = user;
         const batch: PriceBatchRow = {
           id: randomUUID(),
@@ -100,8 +100,8 @@ export const priceBatchEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 200,
     heavy: true,
     answer: z.object({ batch: batchSchema, left: z.array(z.string()) }),
-    handle: ({ user, param }) =>
-      inTransaction(dataSource, async (manager) => {
+    handle: ({ user, param, received }) =>
+      changeOnce(dataSource, { user, received }, "undo-prices", async (manager) => {
         const { companyId } = user;
         const batches = manager.getRepository(priceBatchEntity);
         const where = { id: param("id"), companyId };

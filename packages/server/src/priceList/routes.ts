@@ -2,10 +2,10 @@ import { priceItemSchema, withoutPrices } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { userEntity } from "../companies/entity";
-import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
+import { changeOnce } from "../jobs/commands";
 import { priceItemEntity, priceItemVersionEntity } from "./entity";
 import { saveItems } from "./save";
 
@@ -46,8 +46,8 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 200,
     body: changeSchema,
     answer: answerSchema,
-    handle: ({ user, param, body }) =>
-      inTransaction(dataSource, async (manager) => {
+    handle: ({ user, param, body, received }) =>
+      changeOnce(dataSource, { user, received }, "change-item", async (manager) => {
         const { companyId } = user;
         const row = await manager.getRepository(priceItemEntity).findOneBy({ companyId, code: param("code") });
         if (!row) throw notFound("item in the price list");
@@ -71,8 +71,8 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 201,
     body: z.object({ item: priceItemSchema }).meta({ id: "PriceItemToMake" }),
     answer: answerSchema,
-    handle: ({ user, body }) =>
-      inTransaction(dataSource, async (manager) => {
+    handle: ({ user, body, received }) =>
+      changeOnce(dataSource, { user, received }, "make-item", async (manager) => {
         const saver = { companyId: user.companyId, userId: user.id, batchId: null, at: new Date() };
         await saveItems(manager, [{ baseRevision: 0, item: body.item }], saver);
         return { revision: 1, item: body.item };

@@ -66,7 +66,8 @@ export const requireCsrfToken: RequestHandler = (request, _response, next) => {
   }
   const sent = request.get("x-csrf-token") ?? "";
   if (!sameText(sent, request.signedIn.session.csrfToken)) {
-    throw new HttpProblem(403, { detail: "The request lacks this session's token. Reload the page." });
+    const message = "The request lacks this session's token. Reload the page.";
+    throw new HttpProblem(403, { detail: message, problems: [{ code: "old-token", path: "x-csrf-token", message }] });
   }
   next();
 };

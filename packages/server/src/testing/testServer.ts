@@ -16,6 +16,7 @@ import { DEMO_PASSWORD } from "../demo/people";
 import { type HeavyAnswers, startHeavyAnswers } from "../pool/heavyAnswers";
 import { priceItemEntity } from "../priceList/entity";
 import { closeServices, type Services, startServices } from "../services";
+import { type Metrics, startMetrics } from "../watching/metrics";
 
 export type Agent = ReturnType<typeof supertest.agent>;
 
@@ -24,6 +25,7 @@ export type TestServer = {
   readonly config: Config;
   readonly services: Services;
   readonly heavy: HeavyAnswers;
+  readonly metrics: Metrics;
   readonly logger: Logger;
   readonly anonymous: Agent;
   readonly signedInAs: (email: string, password?: string) => Promise<Agent>;
@@ -48,7 +50,8 @@ export async function startTestServer(): Promise<TestServer> {
   const logger = pino({ level: "silent" });
   const heavy = startHeavyAnswers(config, logger);
   const services = startServices(config, logger, () => "https://porch.example");
-  const app = createApp(dataSource, config, logger, { heavy, services });
+  const metrics = startMetrics(heavy.figures);
+  const app = createApp(dataSource, config, logger, { heavy, services, metrics });
   const signedInAs = async (email: string, password = DEMO_PASSWORD): Promise<Agent> => {
     const agent = supertest.agent(app);
     const answer = await agent.post("/api/v1/session").send({ email, password }).expect(201);
@@ -61,7 +64,7 @@ export async function startTestServer(): Promise<TestServer> {
     await dataSource.destroy();
     await onServer(config, `DROP DATABASE ${name}`);
   };
-  return { dataSource, config, services, heavy, logger, anonymous: supertest.agent(app), signedInAs, stop };
+  return { dataSource, config, services, heavy, metrics, logger, anonymous: supertest.agent(app), signedInAs, stop };
 }
 
 /** A second company, to see that nothing passes between the two. */

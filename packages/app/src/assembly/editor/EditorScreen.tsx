@@ -12,6 +12,7 @@ import {
 import { useLocalSearchParams } from "expo-router";
 import { useCallback, useMemo, useState } from "react";
 import { ScrollView, View } from "react-native";
+import { askOnce } from "../../api/askOnce";
 import { ApiProblem, ask } from "../../api/client";
 import { assemblyRecordSchema } from "../../api/records";
 import { seesCosts, useSession } from "../../api/session";
@@ -147,7 +148,7 @@ function SaveBar({ draft, problems }: { readonly draft: Draft; readonly problems
     setFailure(undefined);
     try {
       const path = `/assemblies/${assembly.system}/${assembly.id}`;
-      const saved = await ask(assemblyRecordSchema, "PUT", path, { baseVersion: base, assembly });
+      const saved = await askOnce(assemblyRecordSchema, "PUT", path, { baseVersion: base, assembly });
       await list.mutate();
       draft.settle(saved.assembly);
     } catch (error) {
