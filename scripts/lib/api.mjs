@@ -11,9 +11,10 @@ export async function signedIn(api, { email, password }) {
     .getSetCookie()
     .map((each) => each.split(";")[0])
     .join("; ");
-  const ask = (method, path, body, headers = {}) =>
+  const ask = (method, path, body, headers = {}, signal = undefined) =>
     fetch(`${api}${path}`, {
       method,
+      signal,
       headers: { cookie, "x-csrf-token": csrfToken, "content-type": "application/json", ...headers },
       body: body === undefined || typeof body === "string" || body instanceof Uint8Array ? body : JSON.stringify(body),
     });

@@ -8,7 +8,7 @@ import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound } from "../http/problemDetails";
 import { Reply } from "../http/reply";
-import { readPicture } from "../photos/store";
+import { MOST_PIXELS, notAPicture, readPicture } from "../photos/store";
 import { companyEntity, companyOf } from "./entity";
 import { companyMarkEntity } from "./mark";
 
@@ -82,11 +82,7 @@ export const companyEndpoints = (dataSource: DataSource): Endpoint[] => {
       answer: companySchema,
       handle: async ({ user, received }) => {
         const picture = await readPicture(received.body);
-        const bytes = await sharp(picture.bytes)
-          .rotate()
-          .resize({ width: WIDEST_MARK_PX, height: HIGHEST_MARK_PX, fit: "inside", withoutEnlargement: true })
-          .png()
-          .toBuffer();
+        const bytes = await markOf(picture.bytes);
         const id = randomUUID();
         const { companyId } = user;
         const row = { id, companyId, contentType: "image/png", bytes, createdAt: new Date() };
@@ -120,6 +116,18 @@ export const companyEndpoints = (dataSource: DataSource): Endpoint[] => {
     }),
   ];
 };
+
+async function markOf(picture: Buffer): Promise<Buffer> {
+  try {
+    return await sharp(picture, { limitInputPixels: MOST_PIXELS, failOn: "truncated" })
+      .rotate()
+      .resize({ width: WIDEST_MARK_PX, height: HIGHEST_MARK_PX, fit: "inside", withoutEnlargement: true })
+      .png()
+      .toBuffer();
+  } catch {
+    throw notAPicture("This picture is broken: it cannot be shown whole.");
+  }
+}
 
 const withoutUndefined = <T extends object>(values: T): Partial<T> =>
   Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)) as Partial<T>;

@@ -3,8 +3,10 @@ import { LRUCache } from "lru-cache";
 import type { HeavyAnswers } from "../pool/heavyAnswers";
 import { SESSION_COOKIE } from "../sessions/signedIn";
 import { admitted, type Endpoint } from "./endpoint";
+import { unfit } from "./problemDetails";
 import { type Received, receivedOf } from "./received";
 import { type Outgoing, outgoingOf } from "./reply";
+import { textProblems } from "./wellFormed";
 
 const MOST_BYTES = 64 * 1024 * 1024;
 const NOTHING: Uint8Array = new Uint8Array();
@@ -49,12 +51,22 @@ function send(response: Response, outgoing: Outgoing, secure: boolean): void {
   response.status(status).end(bytes ?? NOTHING);
 }
 
+/** A body that nobody reads stays here; one nested without end could not be handed over. Throws 422. */
+function forAnotherThread({ body, bodyOf }: Endpoint, received: Received): Received {
+  if (!body && bodyOf === undefined) return { ...received, body: undefined };
+  const problems = textProblems(received.body);
+  if (problems.length > 0) throw unfit(problems);
+  return received;
+}
+
 /** Declarations as routes. */
 export function mount(router: Router, endpoints: readonly Endpoint[], { heavy, secureCookies, build }: Mounted): void {
   const answers = new Answers();
 
-  const worked = async (endpoint: Endpoint, received: Received): Promise<Outgoing> =>
-    endpoint.heavy ? heavy.answer(endpoint, received) : outgoingOf(endpoint.status, await endpoint.run(received));
+  async function worked(endpoint: Endpoint, received: Received): Promise<Outgoing> {
+    if (!endpoint.heavy) return outgoingOf(endpoint.status, await endpoint.run(received));
+    return heavy.answer(endpoint, forAnotherThread(endpoint, received));
+  }
 
   async function answered(endpoint: Endpoint, received: Received): Promise<Outgoing> {
     if (endpoint.access !== "public") admitted(endpoint.access, received.signedIn);

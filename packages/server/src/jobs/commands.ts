@@ -36,8 +36,10 @@ export async function once<T>(manager: EntityManager, command: Command, change: 
   }
   // The stored answer is what `change` returned, kept as JSON.
   if (seen) return seen.answer as T;
+  // Noted first: the same sent at the same moment waits here, meets the note, and is answered by it.
+  await commands.insert({ companyId, id, target, kind, userId, answer: {}, createdAt: new Date() });
   const answer = await change();
-  await commands.insert({ companyId, id, target, kind, userId, answer: answer as object, createdAt: new Date() });
+  await commands.update({ companyId, id }, { answer: answer as object });
   return answer;
 }
 

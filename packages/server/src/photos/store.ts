@@ -17,7 +17,7 @@ sharp.concurrency(1);
 
 export type Picture = Pick<PhotoRow, "contentType" | "widthPx" | "heightPx" | "bytes">;
 
-const notAPicture = (message: string): HttpProblem =>
+export const notAPicture = (message: string): HttpProblem =>
   new HttpProblem(422, { detail: message, problems: [{ code: "no-picture", path: "", message }] });
 
 /**

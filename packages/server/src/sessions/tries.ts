@@ -11,12 +11,10 @@ const placeOf = (request: Request): string => ipKeyGenerator(request.ip ?? "");
 
 const hashed = (text: string): string => createHash("sha256").update(text).digest("hex");
 /** The person that a request is for, however their address was typed; a hash, as it may be any text. */
-const personOf = (request: Request): string =>
-  hashed(
-    String(request.body?.email ?? "")
-      .trim()
-      .toLowerCase(),
-  );
+const personOf = (request: Request): string => {
+  const email: unknown = request.body?.email;
+  return hashed(typeof email === "string" ? email.trim().toLowerCase() : "");
+};
 
 type Limit = {
   readonly most: number;

@@ -28,6 +28,8 @@ export type TestServer = {
   readonly metrics: Metrics;
   readonly logger: Logger;
   readonly anonymous: Agent;
+  /** Somebody who was never here. */
+  readonly stranger: () => Agent;
   readonly signedInAs: (email: string, password?: string) => Promise<Agent>;
   readonly stop: () => Promise<void>;
 };
@@ -64,7 +66,18 @@ export async function startTestServer(): Promise<TestServer> {
     await dataSource.destroy();
     await onServer(config, `DROP DATABASE ${name}`);
   };
-  return { dataSource, config, services, heavy, metrics, logger, anonymous: supertest.agent(app), signedInAs, stop };
+  return {
+    dataSource,
+    config,
+    services,
+    heavy,
+    metrics,
+    logger,
+    anonymous: supertest.agent(app),
+    stranger: () => supertest.agent(app),
+    signedInAs,
+    stop,
+  };
 }
 
 /** A second company, to see that nothing passes between the two. */
