@@ -30,11 +30,29 @@ const configSchema = z.object({
   WIDE_PORCH_SUPPLIERS: z.url().optional(),
   /** With it `/metrics` is read from anywhere; without it from this machine alone. */
   WIDE_PORCH_METRICS_TOKEN: z.string().min(16).max(200).optional(),
+  /** Where photos lie: `database`, a folder that all servers share, or a bucket that speaks S3, by its address. */
+  WIDE_PORCH_PHOTOS: z.enum(["database", "folder", "s3"]).default("database"),
+  WIDE_PORCH_PHOTOS_FOLDER: z.string().default(""),
+  WIDE_PORCH_S3_ADDRESS: z.string().default(""),
+  WIDE_PORCH_S3_KEY: z.string().default(""),
+  WIDE_PORCH_S3_SECRET: z.string().default(""),
+  WIDE_PORCH_S3_REGION: z.string().default("us-east-1"),
   WIDE_PORCH_SECURE_COOKIES: flag.default("0"),
   /** Which build of the program this is: answers that another one kept are asked for anew. */
   WIDE_PORCH_BUILD: z.string().max(80).default(""),
   LOG_LEVEL: z.enum(["fatal", "error", "warn", "info", "debug", "silent"]).default("info"),
 });
+
+type PhotoPlace =
+  | { readonly in: "database" }
+  | { readonly in: "folder"; readonly folder: string }
+  | {
+      readonly in: "s3";
+      readonly address: string;
+      readonly accessKeyId: string;
+      readonly secretAccessKey: string;
+      readonly region: string;
+    };
 
 export type Config = {
   readonly host: string;
@@ -50,11 +68,25 @@ export type Config = {
   readonly idleDays: number;
   readonly roofReports: string | undefined;
   readonly suppliers: string | undefined;
+  readonly photos: PhotoPlace;
   readonly metricsToken: string | undefined;
   readonly secureCookies: boolean;
   readonly build: string;
   readonly logLevel: string;
 };
+
+/** Throws where what the place needs is not set. */
+function photoPlace(read: z.infer<typeof configSchema>): PhotoPlace {
+  const { WIDE_PORCH_PHOTOS: place, WIDE_PORCH_PHOTOS_FOLDER: folder, WIDE_PORCH_S3_ADDRESS: address } = read;
+  const { WIDE_PORCH_S3_KEY: accessKeyId, WIDE_PORCH_S3_SECRET: secretAccessKey, WIDE_PORCH_S3_REGION: region } = read;
+  if (place === "database") return { in: "database" };
+  if (place === "folder" && folder !== "") return { in: "folder", folder };
+  if (place === "folder")
+    throw new Error("readConfig: WIDE_PORCH_PHOTOS is folder, and WIDE_PORCH_PHOTOS_FOLDER is not set");
+  if (address !== "" && accessKeyId !== "" && secretAccessKey !== "")
+    return { in: "s3", address, accessKeyId, secretAccessKey, region };
+  throw new Error("readConfig: WIDE_PORCH_PHOTOS is s3, and its ADDRESS, KEY or SECRET is not set");
+}
 
 /** Reads the environment once, at start. Throws a ZodError that names the variable. */
 export function readConfig(environment: NodeJS.ProcessEnv): Config {
@@ -78,6 +110,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     idleDays: read.WIDE_PORCH_IDLE_DAYS,
     roofReports: read.WIDE_PORCH_ROOF_REPORTS,
     suppliers: read.WIDE_PORCH_SUPPLIERS,
+    photos: photoPlace(read),
     metricsToken: read.WIDE_PORCH_METRICS_TOKEN,
     secureCookies: read.WIDE_PORCH_SECURE_COOKIES === "1" || (address?.startsWith("https:") ?? false),
     build: read.WIDE_PORCH_BUILD || randomUUID(),

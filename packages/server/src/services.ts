@@ -2,6 +2,7 @@ import type { Logger } from "pino";
 import { type Links, linksAt } from "./accounts/links";
 import type { Config } from "./config";
 import { type Mailer, startMailer } from "./mail/mailer";
+import { openPictureStore, type PictureStore } from "./pictures/pictureStore";
 import { type Passwords, startPasswords } from "./sessions/passwords";
 
 /** What endpoints use beside the database. */
@@ -9,6 +10,8 @@ export type Services = {
   readonly passwords: Passwords;
   readonly mailer: Mailer;
   readonly links: Links;
+  /** Where photos lie; undefined for the database. */
+  readonly pictures: PictureStore | undefined;
   /** Work that no answer waits for; what goes wrong in it is logged. */
   readonly inBackground: (work: Promise<unknown>) => void;
 };
@@ -18,6 +21,7 @@ export const startServices = (config: Config, logger: Logger, address: () => str
   passwords: startPasswords(),
   mailer: startMailer(config, logger),
   links: linksAt(address),
+  pictures: openPictureStore(config),
   inBackground: (work) => {
     work.catch((error: unknown) => logger.error({ err: error }, "work in the background failed"));
   },

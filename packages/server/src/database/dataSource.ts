@@ -22,6 +22,7 @@ import { Initial1764000000000 } from "./initial";
 import { JobPrices1764900000000 } from "./jobPrices";
 import { MasonryStarters1764500000000 } from "./masonryStarters";
 import { OpeningsAndPictures1764300000000 } from "./openingsAndPictures";
+import { PhotoPlaces1766900000000 } from "./photoPlaces";
 import { PriceHistory1764800000000 } from "./priceHistory";
 import { RoofStarters1764700000000 } from "./roofStarters";
 import { SiteMeasuring1764100000000 } from "./siteMeasuring";
@@ -57,6 +58,7 @@ export function createDataSource({ database }: Pick<Config, "database">, connect
       FloorStarters1766000000000,
       DeckStarters1766400000000,
       Accounts1766800000000,
+      PhotoPlaces1766900000000,
     ],
     entities: [
       companyEntity,

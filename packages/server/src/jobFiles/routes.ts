@@ -18,6 +18,7 @@ import { library } from "@wide-porch/library";
 import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
+import type { UserRow } from "../companies/entity";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, unfit } from "../http/problemDetails";
@@ -29,14 +30,17 @@ import { insertJob } from "../jobs/routes";
 import { allPartsOf, jobOf } from "../jobs/store";
 import { insertParts, type NewPart } from "../parts/store";
 import { photoEntity } from "../photos/entity";
-import { keepPhoto, type Picture, readPicture } from "../photos/store";
+import { bytesOf, keepPhoto, type Picture, readPicture } from "../photos/store";
+import type { PictureStore } from "../pictures/pictureStore";
 import { quoteEntity } from "../quotes/entity";
+import type { Services } from "../services";
 import { bringAlong } from "./bringAlong";
 
-export async function exportJob(
+async function exportJob(
   source: DataSource | EntityManager,
   companyId: string,
   jobId: string,
+  store: PictureStore | undefined,
 ): Promise<JobFile> {
   const row = await jobOf(source, companyId, jobId);
   const rows = await allPartsOf(source, companyId, jobId);
@@ -47,7 +51,7 @@ export async function exportJob(
     row.data,
     parts.map((part) => part.data),
   );
-  const photos = await source.getRepository(photoEntity).findBy({ companyId, jobId });
+  const photos = await photosOf(source, companyId, jobId, store);
   const quotes = await source
     .getRepository(quoteEntity)
     .find({ where: { companyId, jobId }, order: { sequence: "ASC" } });
@@ -57,11 +61,26 @@ export async function exportJob(
     job: row.data,
     // Those that this program does not know are passed on as they are, in their places.
     parts: rows.map((part) => part.data),
-    photos: photos.map(({ id, contentType, bytes }) => ({ id, contentType, base64: bytes.toString("base64") })),
+    photos,
     assemblies: [...library.assemblies],
     standards: library.standard ? [library.standard] : [],
     quotes: quotes.map((quote) => ({ issuedAt: quote.issuedAt.toISOString(), document: quote.document })),
   };
+}
+
+/** One after another: several large ones are not in memory at once but as text. One that its store has lost is left out. */
+async function photosOf(
+  source: DataSource | EntityManager,
+  companyId: string,
+  jobId: string,
+  store: PictureStore | undefined,
+): Promise<JobFile["photos"]> {
+  const photos: JobFile["photos"][number][] = [];
+  for (const row of await source.getRepository(photoEntity).findBy({ companyId, jobId })) {
+    const bytes = await bytesOf(row, store);
+    if (bytes) photos.push({ id: row.id, contentType: row.contentType, base64: bytes.toString("base64") });
+  }
+  return photos;
 }
 
 /** Parts that could not be built are refused like any other bad value: where, and why. */
@@ -115,7 +134,12 @@ async function readFile(data: unknown) {
 type FileRead = Awaited<ReturnType<typeof readFile>>;
 
 /** Adds the file's job as a new one with ids of its own. Runs inside the caller's transaction. */
-async function importJob(manager: EntityManager, companyId: string, userId: string, read: FileRead): Promise<JobRow> {
+async function importJob(
+  manager: EntityManager,
+  { companyId, id: userId }: UserRow,
+  read: FileRead,
+  store: PictureStore | undefined,
+): Promise<JobRow> {
   const { file, photoIds, pictures } = read;
   const renamed = (photos: readonly Photo[]) =>
     photos.map((photo) => ({ ...photo, id: photoIds.get(photo.id) ?? photo.id }));
@@ -135,7 +159,7 @@ async function importJob(manager: EntityManager, companyId: string, userId: stri
   const unknown = read.unknownParts.map(({ stored }) => asItIs(stored));
   await insertParts(manager, row, [...known, ...unknown], author);
   for (const { id, picture } of pictures) {
-    await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture);
+    await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture, store);
   }
   for (const [index, { issuedAt, document }] of file.quotes.entries()) {
     await manager.getRepository(quoteEntity).insert({
@@ -161,7 +185,7 @@ const withoutMark = (document: QuoteDocument): QuoteDocument => ({
   company: { ...document.company, mark: null },
 });
 
-export const jobFileEndpoints = (dataSource: DataSource): Endpoint[] => [
+export const jobFileEndpoints = (dataSource: DataSource, { pictures }: Services): Endpoint[] => [
   endpoint({
     method: "get",
     path: "/jobs/:jobId/file",
@@ -171,7 +195,7 @@ export const jobFileEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: jobFileSchema,
     heavy: true,
     handle: async ({ user, param }) => {
-      const file = await exportJob(dataSource, user.companyId, param("jobId"));
+      const file = await exportJob(dataSource, user.companyId, param("jobId"), pictures);
       return new Reply(file, { headers: { "Content-Disposition": 'attachment; filename="job.json"' } });
     },
   }),
@@ -189,7 +213,7 @@ export const jobFileEndpoints = (dataSource: DataSource): Endpoint[] => [
     handle: async ({ user, body, received }) => {
       const read = await readFile(body);
       return changeOnce(dataSource, { user, received }, "bring-in-job", async (manager) =>
-        jobAnswer(await importJob(manager, user.companyId, user.id, read), user.role),
+        jobAnswer(await importJob(manager, user, read, pictures), user.role),
       );
     },
   }),

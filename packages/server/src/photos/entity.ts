@@ -9,7 +9,8 @@ export type PhotoRow = {
   contentType: (typeof PHOTO_TYPES)[number];
   widthPx: number;
   heightPx: number;
-  bytes: Buffer;
+  /** Null where they lie in a store of their own. */
+  bytes: Buffer | null;
   createdAt: Date;
   createdBy: string;
 };
@@ -23,7 +24,7 @@ export const photoEntity = new EntitySchema<PhotoRow>({
     contentType: { type: "varchar", length: 40 },
     widthPx: { type: "int" },
     heightPx: { type: "int" },
-    bytes: { type: "mediumblob" },
+    bytes: { type: "mediumblob", nullable: true },
     createdAt: { type: "datetime", precision: 3 },
     createdBy: { type: "char", length: 36 },
   },

@@ -5,15 +5,16 @@ import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
 import { Reply } from "../http/reply";
 import { jobOf, lockJob } from "../jobs/store";
+import type { Services } from "../services";
 import { photoEntity } from "./entity";
-import { keepPhoto, readPicture } from "./store";
+import { bytesOf, keepPhoto, readPicture } from "./store";
 
 function requireUuid(id: string): string {
   if (z.uuid().safeParse(id).success) return id;
   throw unfit([{ code: "id", path: "id", message: "A photo's id is a UUID." }]);
 }
 
-export const photoEndpoints = (dataSource: DataSource): Endpoint[] => [
+export const photoEndpoints = (dataSource: DataSource, { pictures }: Services): Endpoint[] => [
   endpoint({
     method: "put",
     path: "/jobs/:jobId/photos/:photoId",
@@ -29,7 +30,7 @@ export const photoEndpoints = (dataSource: DataSource): Endpoint[] => [
       const picture = await readPicture(received.body);
       return inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
-        await keepPhoto(manager, { id, companyId: user.companyId, jobId: job.id, userId: user.id }, picture);
+        await keepPhoto(manager, { id, companyId: user.companyId, jobId: job.id, userId: user.id }, picture, pictures);
         return { id, widthPx: picture.widthPx, heightPx: picture.heightPx };
       });
     },
@@ -47,9 +48,10 @@ export const photoEndpoints = (dataSource: DataSource): Endpoint[] => [
       const photo = await dataSource
         .getRepository(photoEntity)
         .findOneBy({ id: param("photoId"), companyId, jobId: job.id });
-      if (!photo) throw notFound("photo");
+      const bytes = photo && (await bytesOf(photo, pictures));
+      if (!photo || !bytes) throw notFound("photo");
       const headers = { "Cache-Control": "private, max-age=31536000, immutable" };
-      return new Reply(photo.bytes, { contentType: photo.contentType, headers });
+      return new Reply(bytes, { contentType: photo.contentType, headers });
     },
   }),
 ];

@@ -2,6 +2,7 @@ import { LARGEST_PHOTO_BYTES, PHOTO_TYPES } from "@wide-porch/core";
 import sharp from "sharp";
 import type { EntityManager } from "typeorm";
 import { HttpProblem } from "../http/problemDetails";
+import type { PictureStore } from "../pictures/pictureStore";
 import { type PhotoRow, photoEntity } from "./entity";
 
 const TYPES: ReadonlyMap<string, PhotoRow["contentType"]> = new Map([
@@ -15,7 +16,7 @@ export const MOST_PIXELS = 50_000_000;
 /** Decoding one picture takes one core and no more. */
 sharp.concurrency(1);
 
-export type Picture = Pick<PhotoRow, "contentType" | "widthPx" | "heightPx" | "bytes">;
+export type Picture = Pick<PhotoRow, "contentType" | "widthPx" | "heightPx"> & { readonly bytes: Buffer };
 
 export const notAPicture = (message: string): HttpProblem =>
   new HttpProblem(422, { detail: message, problems: [{ code: "no-picture", path: "", message }] });
@@ -56,6 +57,7 @@ export async function keepPhoto(
   manager: EntityManager,
   at: { readonly id: string; readonly companyId: string; readonly jobId: string; readonly userId: string },
   picture: Picture,
+  store: PictureStore | undefined,
 ): Promise<void> {
   const photos = manager.getRepository(photoEntity);
   const known = await photos.findOne({ where: { id: at.id }, select: { id: true, companyId: true, jobId: true } });
@@ -64,5 +66,14 @@ export async function keepPhoto(
   }
   if (known) return;
   const { id, companyId, jobId, userId: createdBy } = at;
-  await photos.insert({ id, companyId, jobId, createdBy, createdAt: new Date(), ...picture });
+  // Before its row: a row whose picture is not there would be a picture lost.
+  await store?.put(companyId, id, picture.bytes);
+  const bytes = store ? null : picture.bytes;
+  await photos.insert({ id, companyId, jobId, createdBy, createdAt: new Date(), ...picture, bytes });
 }
+
+/** The bytes of a photo, wherever they lie. Undefined where the store has lost them. */
+export const bytesOf = async (
+  { id, companyId, bytes }: Pick<PhotoRow, "id" | "companyId" | "bytes">,
+  store: PictureStore | undefined,
+): Promise<Buffer | undefined> => bytes ?? store?.get(companyId, id);

@@ -14,7 +14,10 @@ import { jobOf, lockJob, partsOf, touchJob } from "../jobs/store";
 import { paperPictures } from "../pdf/paperPictures";
 import { type QuotePictures, quotePdfReply } from "../pdf/quotePdf";
 import { photoEntity } from "../photos/entity";
+import { bytesOf } from "../photos/store";
+import type { PictureStore } from "../pictures/pictureStore";
 import { pricesOfJob } from "../priceList/inForce";
+import type { Services } from "../services";
 import { quoteDate } from "./dates";
 import { type QuoteRow, type QuoteSnapshot, quoteEntity } from "./entity";
 import { nextNumber } from "./numbers";
@@ -45,12 +48,20 @@ const quoteAnswer = (row: QuoteRow): z.infer<typeof quoteAnswerSchema> => ({
 });
 
 /** The pictures that a quote names, as far as they have been sent, and the mark at its head. */
-async function picturesOf(source: DataSource, companyId: string, quote: QuoteDocument): Promise<QuotePictures> {
+async function picturesOf(
+  source: DataSource,
+  companyId: string,
+  quote: QuoteDocument,
+  store: PictureStore | undefined,
+): Promise<QuotePictures> {
   const ids = quote.pictures.map((picture) => picture.id);
   const photos = ids.length === 0 ? [] : await source.getRepository(photoEntity).findBy({ companyId, id: In(ids) });
   const { mark } = quote.company;
   const marks = mark === null ? [] : await source.getRepository(companyMarkEntity).findBy({ companyId, id: mark });
-  return paperPictures([...photos, ...marks]);
+  const kept = await Promise.all(
+    photos.map(async (photo) => ({ id: photo.id, bytes: (await bytesOf(photo, store)) ?? Buffer.alloc(0) })),
+  );
+  return paperPictures([...kept, ...marks]);
 }
 
 type Made = { document: QuoteDocument; snapshot: QuoteSnapshot };
@@ -125,7 +136,7 @@ export async function issueQuote(
   return row;
 }
 
-export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
+export const quoteEndpoints = (dataSource: DataSource, { pictures }: Services): Endpoint[] => [
   endpoint({
     method: "get",
     path: "/jobs/:jobId/quotes",
@@ -183,7 +194,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
     handle: async ({ user, param, query }) => {
       const issued = { number: DRAFT, date: query.date };
       const { document } = await makeQuote(dataSource, user.companyId, param("jobId"), issued);
-      return quotePdfReply(document, await picturesOf(dataSource, user.companyId, document));
+      return quotePdfReply(document, await picturesOf(dataSource, user.companyId, document, pictures));
     },
   }),
   endpoint({
@@ -198,7 +209,7 @@ export const quoteEndpoints = (dataSource: DataSource): Endpoint[] => [
       const where = { companyId: user.companyId, jobId: param("jobId"), id: param("quoteId") };
       const row = await dataSource.getRepository(quoteEntity).findOneBy(where);
       if (!row) throw notFound("quote");
-      return quotePdfReply(row.document, await picturesOf(dataSource, user.companyId, row.document));
+      return quotePdfReply(row.document, await picturesOf(dataSource, user.companyId, row.document, pictures));
     },
   }),
 ];
