@@ -46,7 +46,7 @@ export type Working = { readonly heavy: HeavyAnswers; readonly services: Service
 
 function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: Working): express.Router {
   const router = express.Router();
-  const endpoints = allEndpoints(dataSource, config, services);
+  const endpoints = allEndpoints(dataSource, config, services, heavy);
   router.use((_request, response, next) => {
     response.setHeader("Cache-Control", "no-store");
     next();

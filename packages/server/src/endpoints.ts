@@ -5,6 +5,7 @@ import { peopleEndpoints } from "./accounts/people";
 import { setUpEndpoints } from "./accounts/setUp";
 import { assemblyEndpoints } from "./assemblies/routes";
 import { companyEndpoints } from "./companies/routes";
+import { wholeCompanyEndpoints } from "./companies/wholeCompany";
 import type { Config } from "./config";
 import type { Endpoint } from "./http/endpoint";
 import { jobFileEndpoints } from "./jobFiles/routes";
@@ -14,6 +15,7 @@ import { jobPriceEndpoints } from "./jobs/price";
 import { jobEndpoints } from "./jobs/routes";
 import { partEndpoints } from "./parts/routes";
 import { photoEndpoints } from "./photos/routes";
+import type { HeavyAnswers } from "./pool/heavyAnswers";
 import { priceBatchEndpoints } from "./priceList/batches";
 import { priceListEndpoints } from "./priceList/routes";
 import { quoteInputEndpoints } from "./quotes/inputs";
@@ -25,26 +27,38 @@ import { supplierEndpoints } from "./suppliers/routes";
 import { worksheetEndpoints } from "./worksheet/routes";
 
 /** Everything that is answered, by the thread that listens and by the threads of the pool alike. */
-export const allEndpoints = (dataSource: DataSource, config: Config, services: Services): Endpoint[] => [
-  ...sessionEndpoints(dataSource, config, services),
-  ...setUpEndpoints(dataSource, config, services),
-  ...linkEndpoints(dataSource, services),
-  ...accountEndpoints(dataSource, services),
-  ...peopleEndpoints(dataSource, services),
-  ...companyEndpoints(dataSource),
-  ...jobListEndpoints(dataSource),
-  ...jobEndpoints(dataSource),
-  ...jobPriceEndpoints(dataSource),
-  ...jobCopyEndpoints(dataSource),
-  ...partEndpoints(dataSource),
-  ...photoEndpoints(dataSource, services),
-  ...quoteEndpoints(dataSource, services),
-  ...quoteInputEndpoints(dataSource),
-  ...priceListEndpoints(dataSource),
-  ...priceBatchEndpoints(dataSource),
-  ...jobFileEndpoints(dataSource, services),
-  ...assemblyEndpoints(dataSource),
-  ...roofReportEndpoints(dataSource, config),
-  ...worksheetEndpoints(dataSource),
-  ...supplierEndpoints(config),
-];
+export function allEndpoints(
+  dataSource: DataSource,
+  config: Config,
+  services: Services,
+  heavy?: HeavyAnswers,
+): Endpoint[] {
+  const endpoints: Endpoint[] = [
+    ...wholeCompanyEndpoints(dataSource, () => {
+      if (!heavy) throw new Error("allEndpoints: this thread has no others to ask");
+      return { answers: heavy, endpoints };
+    }),
+    ...sessionEndpoints(dataSource, config, services),
+    ...setUpEndpoints(dataSource, config, services),
+    ...linkEndpoints(dataSource, services),
+    ...accountEndpoints(dataSource, services),
+    ...peopleEndpoints(dataSource, services),
+    ...companyEndpoints(dataSource),
+    ...jobListEndpoints(dataSource),
+    ...jobEndpoints(dataSource),
+    ...jobPriceEndpoints(dataSource),
+    ...jobCopyEndpoints(dataSource),
+    ...partEndpoints(dataSource),
+    ...photoEndpoints(dataSource, services),
+    ...quoteEndpoints(dataSource, services),
+    ...quoteInputEndpoints(dataSource),
+    ...priceListEndpoints(dataSource),
+    ...priceBatchEndpoints(dataSource),
+    ...jobFileEndpoints(dataSource, services),
+    ...assemblyEndpoints(dataSource),
+    ...roofReportEndpoints(dataSource, config),
+    ...worksheetEndpoints(dataSource),
+    ...supplierEndpoints(config),
+  ];
+  return endpoints;
+}

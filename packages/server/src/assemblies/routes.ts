@@ -12,6 +12,7 @@ import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
+import { Reply } from "../http/reply";
 import { changeOnce } from "../jobs/commands";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
 import { requireSound, resultsOf } from "./results";
@@ -72,6 +73,27 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
       });
       const all = (await Promise.all(bases)).flat();
       return { items: items.map(shown), bases: all.map((base) => shownTo(user.role, base)) };
+    },
+  }),
+  endpoint({
+    method: "get",
+    path: "/assemblies/:system/:id/versions/:version",
+    access: "signed-in",
+    summary: "One version of an assembly. It never changes: a device asks for it once",
+    status: 200,
+    answer: assemblySchema,
+    handle: async ({ user, param }) => {
+      const version = Number(param("version"));
+      const id = param("id");
+      const [found] = Number.isSafeInteger(version)
+        ? (await assembliesOf(dataSource, user.companyId, param("system"), [{ id, version }])).filter(
+            (each) => each.id === id && each.version === version,
+          )
+        : [];
+      if (!found) throw notFound("version of an assembly");
+      // Crew and owners get it differently, and may share a browser.
+      const headers = { "Cache-Control": "private, max-age=31536000, immutable", Vary: "Cookie" };
+      return new Reply(shownTo(user.role, found), { headers });
     },
   }),
   endpoint({

@@ -1,3 +1,4 @@
+import { pipeline } from "node:stream/promises";
 import type { RequestHandler, Response, Router } from "express";
 import { LRUCache } from "lru-cache";
 import type { HeavyAnswers } from "../pool/heavyAnswers";
@@ -40,15 +41,20 @@ class Answers {
 
 export type Mounted = { readonly heavy: HeavyAnswers; readonly secureCookies: boolean; readonly build: string };
 
-function send(response: Response, outgoing: Outgoing, secure: boolean): void {
-  const { status, headers, bytes, cookie } = outgoing;
+async function send(response: Response, outgoing: Outgoing, secure: boolean): Promise<void> {
+  const { status, headers, bytes, stream, cookie } = outgoing;
   if (cookie === null) response.clearCookie(SESSION_COOKIE, { path: "/" });
   else if (cookie !== undefined) {
     const { token, expires } = cookie;
     response.cookie(SESSION_COOKIE, token, { httpOnly: true, sameSite: "strict", secure, expires, path: "/" });
   }
   for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
-  response.status(status).end(bytes ?? NOTHING);
+  response.status(status);
+  if (stream) {
+    await pipeline(stream, response);
+    return;
+  }
+  response.end(bytes ?? NOTHING);
 }
 
 /** A body that nobody reads stays here; one nested without end could not be handed over. Throws 422. */

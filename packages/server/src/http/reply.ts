@@ -1,10 +1,12 @@
+import { Readable } from "node:stream";
+
 /** The session's cookie: a token to keep until a time, or null to be forgotten. */
 export type CookieChange = { readonly token: string; readonly expires: Date } | null;
 
 /** An answer that is more than a record to be written as JSON: bytes, headers of its own, a cookie. */
 export class Reply {
   constructor(
-    readonly body: Uint8Array | object | undefined,
+    readonly body: Uint8Array | Readable | object | undefined,
     readonly more: {
       readonly contentType?: string;
       readonly headers?: Readonly<Record<string, string>>;
@@ -18,6 +20,8 @@ export type Outgoing = {
   readonly status: number;
   readonly headers: Readonly<Record<string, string>>;
   readonly bytes: Uint8Array | undefined;
+  /** What is written as it comes, in the place of bytes; by the thread that listens alone. */
+  readonly stream?: Readable;
   readonly cookie?: CookieChange;
 };
 
@@ -30,6 +34,7 @@ export function outgoingOf(status: number, answer: unknown): Outgoing {
   if (!(answer instanceof Reply)) return { status, headers: { "Content-Type": JSON_TYPE }, bytes: jsonBytes(answer) };
   const { body, more } = answer;
   const headers = { ...(body === undefined ? {} : { "Content-Type": more.contentType ?? JSON_TYPE }), ...more.headers };
+  if (body instanceof Readable) return { status, headers, bytes: undefined, stream: body };
   const bytes = body === undefined || body instanceof Uint8Array ? body : jsonBytes(body);
   return { status, headers, bytes, ...(more.cookie === undefined ? {} : { cookie: more.cookie }) };
 }

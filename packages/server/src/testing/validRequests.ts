@@ -124,6 +124,7 @@ export async function validRequests(ask: AskAs): Promise<ReadonlyMap<string, Val
     "post /price-batches/:id/undo": { params: { id: batch.id } },
     "put /assemblies/:system/:id": { params: own, body: { baseVersion: assembly.version, assembly } },
     "patch /assemblies/:system/:id": { params: own, body: { retired: false } },
+    "get /assemblies/:system/:id/versions/:version": { params: { ...own, version: String(assembly.version) } },
     "put /standards/:system/usual": { params: { system: standard.system }, body: { id: standard.id } },
     "put /standards/:system/:id": {
       params: { system: standard.system, id: standard.id },
