@@ -8,7 +8,9 @@ import { View } from "react-native";
 import { useSession } from "../src/api/session";
 import { LoadedPage } from "../src/components/LoadedPage";
 import { Pending } from "../src/components/Waiting";
+import { NewVersion } from "../src/device/NewVersion";
 import { openWithoutSignal } from "../src/device/serviceWorker";
+import { wouldLose } from "../src/sync/outbox";
 import { outbox } from "../src/sync/outboxInstance";
 import { FONTS } from "../src/theme/fonts";
 
@@ -21,7 +23,14 @@ export default function Root() {
     const flush = () => void outbox.flush();
     window.addEventListener("online", flush);
     openWithoutSignal();
-    return () => window.removeEventListener("online", flush);
+    const leaving = (event: BeforeUnloadEvent) => {
+      if (wouldLose(outbox.read())) event.preventDefault();
+    };
+    window.addEventListener("beforeunload", leaving);
+    return () => {
+      window.removeEventListener("online", flush);
+      window.removeEventListener("beforeunload", leaving);
+    };
   }, []);
   return (
     <View className="h-screen bg-paper">
@@ -58,7 +67,10 @@ function Gate() {
       <Head>
         <title>{pathname.startsWith("/jobs/") ? "Job · Wide Porch" : "Wide Porch"}</title>
       </Head>
-      <Slot />
+      <NewVersion />
+      <View className="min-h-0 flex-1">
+        <Slot />
+      </View>
     </>
   );
 }

@@ -49,6 +49,8 @@ function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: 
   const endpoints = allEndpoints(dataSource, config, services, heavy);
   router.use((_request, response, next) => {
     response.setHeader("Cache-Control", "no-store");
+    // A page that was loaded with another build offers to be loaded anew.
+    response.setHeader("Wide-Porch-Build", config.build.slice(0, 16));
     next();
   });
   router.get("/health", healthPage(dataSource, heavy.figures));

@@ -1,5 +1,6 @@
 import type { Problem } from "@wide-porch/core";
 import { z } from "zod";
+import { noteBuild } from "./build";
 import { noteServerTime } from "./clock";
 
 const API = "/api/v1";
@@ -88,6 +89,7 @@ async function requestOnce(method: string, path: string, { body, contentType, co
     throw new NoAnswer();
   }
   noteServerTime(response.headers.get("date"), Date.now());
+  noteBuild(response.headers.get("wide-porch-build"));
   // A gateway that finds nobody behind it is no answer of ours.
   if (response.status === 502 || response.status === 503 || response.status === 504) throw new NoAnswer();
   if (!response.ok) throw await problemFrom(response);

@@ -16,14 +16,14 @@ const store = (): UseStore => {
   return database;
 };
 
-/** IndexedDB: outlives reloads and restarts, and holds photos too. */
+/** IndexedDB: outlives reloads and restarts, and holds photos too. A browser that refuses it at once refuses each of these as a promise. */
 export const deviceStore: DeviceStore = {
-  get: (key) => get(key, store()),
-  set: (key, value) => set(key, value, store()),
-  remove: (key) => del(key, store()),
+  get: async (key) => get(key, store()),
+  set: async (key, value) => set(key, value, store()),
+  remove: async (key) => del(key, store()),
   under: async (prefix) => {
     const all = await entries<string, unknown>(store());
     return all.filter(([key]) => key.startsWith(prefix)).toSorted(([a], [b]) => (a < b ? -1 : 1));
   },
-  removeMany: (keys) => delMany([...keys], store()),
+  removeMany: async (keys) => delMany([...keys], store()),
 };

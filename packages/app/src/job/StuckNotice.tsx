@@ -13,13 +13,17 @@ const ConflictSheet = lazy(() => import("./ConflictSheet").then((sheet) => ({ de
 
 /** Changes that wait for a person. Both versions are there until they choose. */
 export function StuckNotice() {
-  const { stuck, cannotStore, notKnown } = useOutbox();
+  const { stuck, cannotStore, keepsNothing, notKnown } = useOutbox();
   return (
     <>
-      {cannotStore ? (
+      {cannotStore || keepsNothing ? (
         <View className="p-3">
           <Notice title="This device keeps nothing" live>
-            <Body>Its storage is full or not allowed. Stay on this page until the mark says Saved.</Body>
+            <Body>
+              {cannotStore
+                ? "Its storage is full or not allowed. Stay on this page until the mark says Saved."
+                : "Its storage is full or not allowed: the app works while there is signal, and not without it. Stay on a page until its mark says Saved."}
+            </Body>
           </Notice>
         </View>
       ) : null}

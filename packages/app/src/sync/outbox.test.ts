@@ -4,7 +4,7 @@ import { ApiProblem, NoAnswer, NotUnderstood } from "../api/client";
 import { memoryStore } from "../device/memoryStore";
 import type { DeviceStore } from "../device/store";
 import type { Command } from "./command";
-import { Outbox, syncState } from "./outbox";
+import { Outbox, syncState, wouldLose } from "./outbox";
 import type { Confirmed, Send } from "./send";
 
 const send = jest.fn<ReturnType<Send>, Parameters<Send>>();
@@ -304,6 +304,30 @@ describe("the outbox", () => {
     await settled();
     expect(outbox.read().cannotStore).toBe(true);
     expect(syncState(outbox.read())).toBe("needs-you");
+  });
+
+  it("says saved once the server has it, though the device keeps nothing at all, and that leaving before would lose it", async () => {
+    const refuse = () => Promise.reject(new Error("not allowed"));
+    const refused: DeviceStore = { get: refuse, set: refuse, remove: refuse, under: refuse, removeMany: refuse };
+    const { outbox } = await newOutbox(refused);
+    expect(outbox.read()).toMatchObject({ keepsNothing: true, cannotStore: false });
+    expect(syncState(outbox.read())).toBe("saved");
+    send.mockRejectedValueOnce(new NoAnswer());
+    outbox.add(put("unkept"));
+    await settled();
+    expect(wouldLose(outbox.read())).toBe(true);
+    expect(syncState(outbox.read())).toBe("needs-you");
+    send.mockResolvedValue({ revision: 1 });
+    outbox.again("part");
+    await settled();
+    await outbox.open("ros");
+    await new Promise((later) => setTimeout(later, 30));
+    await outbox.flush();
+    await settled();
+    if (outbox.read().commands.length > 0) await new Promise((later) => setTimeout(later, 3000));
+    expect(outbox.read().commands).toEqual([]);
+    expect(syncState(outbox.read())).toBe("saved");
+    expect(wouldLose(outbox.read())).toBe(false);
   });
 
   it("reads what an earlier version of the app left, and passes over what it cannot read", async () => {

@@ -21,8 +21,10 @@ export type OutboxView = {
   readonly offline: boolean;
   /** Whether all of `commands` lies on the device, and would outlive the page. */
   readonly stored: boolean;
-  /** Whether the device has refused to keep something: full, or not allowed. */
+  /** Whether the device has refused to keep something that waits: full, or not allowed. */
   readonly cannotStore: boolean;
+  /** Whether the device keeps nothing at all, as in some private windows: the app works with signal, and by it alone. */
+  readonly keepsNothing: boolean;
   /** Changes on the device that this program does not know: they stay there as they are. */
   readonly notKnown: number;
 };
@@ -37,6 +39,7 @@ const NOTHING: OutboxView = {
   offline: false,
   stored: true,
   cannotStore: false,
+  keepsNothing: false,
   notKnown: 0,
 };
 
@@ -97,7 +100,11 @@ export class Outbox {
     }
     this.close();
     this.owner = owner;
-    const kept = await this.parts.store.under(prefixOf(owner)).catch(() => []);
+    let keepsNothing = false;
+    const kept = await this.parts.store.under(prefixOf(owner)).catch(() => {
+      keepsNothing = true;
+      return [];
+    });
     if (this.owner !== owner) return;
     const commands = kept.flatMap(([key, value]) => {
       const command = readCommand(value);
@@ -108,7 +115,7 @@ export class Outbox {
       return [command];
     });
     const notKnown = kept.length - commands.length;
-    this.set({ loaded: true, notKnown, commands: [...commands, ...this.view.commands] });
+    this.set({ loaded: true, keepsNothing, notKnown, commands: [...commands, ...this.view.commands] });
     void this.flush();
   }
 
@@ -302,9 +309,11 @@ export class Outbox {
 
   private written(failed: boolean): void {
     this.writes -= 1;
-    const cannotStore = failed || (this.view.cannotStore && this.view.commands.length > 0);
+    // What the server has is nothing that the device would have to keep.
+    const cannotStore = (failed || this.view.cannotStore) && this.view.commands.length > 0;
+    const keepsNothing = failed || (this.view.keepsNothing && this.view.commands.length > 0);
     if (this.writes === 0 || cannotStore !== this.view.cannotStore)
-      this.set({ stored: this.writes === 0, cannotStore });
+      this.set({ stored: this.writes === 0, cannotStore, keepsNothing });
   }
 
   private set(change: Partial<OutboxView>): void {
@@ -333,6 +342,10 @@ function mergeOnto(waiting: Command | undefined, next: Command): Command {
   if (waiting.kind === "put-part" && next.kind === "put-part") return { ...next, baseRevision, before: waiting.before };
   return { ...next, baseRevision };
 }
+
+/** Whether closing the page now would lose an entry. */
+export const wouldLose = ({ commands, stored, cannotStore }: OutboxView): boolean =>
+  commands.length > 0 && (!stored || cannotStore);
 
 export function syncState(view: OutboxView): SyncState {
   if (view.stuck.length > 0 || view.cannotStore || view.notKnown > 0) return "needs-you";
