@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { benchmarkDrag } from "./benchmarkDrag.mjs";
 import { benchmarkEntries } from "./benchmarkEntries.mjs";
+import { benchmarkLoad } from "./benchmarkLoad.mjs";
 import { benchmarkModel } from "./benchmarkModel.mjs";
 import { benchmarkPlan } from "./benchmarkPlan.mjs";
 import { benchmarkServer } from "./benchmarkServer.mjs";
@@ -50,6 +51,8 @@ await withDemoServer(async (address) => {
   printFirstLoad();
   console.log("\nThe server, a job that nobody touched");
   await benchmarkServer(address);
+  console.log("\nThe server, with much to do");
+  await benchmarkLoad(address);
   console.log("\nThe app");
   await benchmarkEntries(address);
   console.log("\nA plan of 40 rooms and 200 walls");

@@ -38,6 +38,11 @@ export async function benchmarkServer(address) {
   const select = () => get(`/jobs/${id}/changes?since=${change}`);
   await timed(select);
   report("one SELECT of the job's row", await timed(select), "nothing");
+  const whole = await get(`/jobs/${id}`);
+  const wholeTag = whole.headers.get("etag");
+  await whole.text();
+  report("the whole job, by its tag", await timed(() => get(`/jobs/${id}`, { "if-none-match": wholeTag })), "3x that");
+  report("the whole job, sent again", await timed(() => get(`/jobs/${id}`)), "3x that");
   report("its price, by its tag", await timed(() => get(`/jobs/${id}/price`, { "if-none-match": tag })), "3x that");
   report("its price, whole", await timed(() => get(`/jobs/${id}/price`)), "3x that");
   report("its total", await timed(() => get(`/jobs/${id}/total`)), "3x that");

@@ -7,7 +7,7 @@ import { type Company, companySchema } from "../api/records";
 import { isOwner, refreshSession, useSession } from "../api/session";
 import { Notice } from "../components/Notice";
 import { PageBar } from "../components/PageBar";
-import { Body, Strong, Title } from "../components/Text";
+import { Body, Faint, Strong, Title } from "../components/Text";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
 import { CompanyFields } from "./CompanyFields";
@@ -73,6 +73,14 @@ function Loaded({ company, mayChange }: { readonly company: Company; readonly ma
       <MarkField company={company} onChanged={(next) => void mutate(KEY, next, { revalidate: false })} />
       <NumberingFields numbering={company.profile.numbering} />
       <Body>Quotes that were issued stay as they are.</Body>
+      <View className="gap-2">
+        <Title level={2}>Everything as files</Title>
+        <Faint>Jobs, prices, assemblies and people in one ZIP. Each job in it can be brought in again.</Faint>
+        {/* Fetched by the browser itself: it may be larger than the page could hold. */}
+        <Link href={"/api/v1/company/file" as Href} download="company.zip" className="min-h-12 py-3">
+          <Strong className="text-pine underline">Take it all along</Strong>
+        </Link>
+      </View>
     </Changing>
   );
 }

@@ -1,8 +1,10 @@
 import { createHash } from "node:crypto";
 import type { Request, RequestHandler, Router } from "express";
 import { ipKeyGenerator, rateLimit } from "express-rate-limit";
+import pLimit, { type Limit } from "p-limit";
 import type { DataSource } from "typeorm";
 import { HttpProblem } from "../http/problemDetails";
+import { busy } from "../pool/heavyAnswers";
 import { AttemptStore } from "./attemptStore";
 
 const WINDOW_MS = 10 * 60_000;
@@ -16,7 +18,7 @@ const personOf = (request: Request): string => {
   return hashed(typeof email === "string" ? email.trim().toLowerCase() : "");
 };
 
-type Limit = {
+type Tries = {
   readonly most: number;
   /** Those that come out well do not count. */
   readonly wrongOnly: boolean;
@@ -24,12 +26,16 @@ type Limit = {
   readonly detail: string;
 };
 
+/** Refused before anything was tried: a crowd at the door is nobody who guesses. */
+const NOT_TRIED: ReadonlySet<number> = new Set([429, 503]);
+
 /** Tries, counted in MariaDB, so that they hold over several servers and a restart. */
-const limited = (dataSource: DataSource, { most, wrongOnly, of, detail }: Limit): RequestHandler =>
+const limited = (dataSource: DataSource, { most, wrongOnly, of, detail }: Tries): RequestHandler =>
   rateLimit({
     windowMs: WINDOW_MS,
     limit: most,
     skipSuccessfulRequests: wrongOnly,
+    requestWasSuccessful: (_request, { statusCode }) => statusCode < 400 || NOT_TRIED.has(statusCode),
     standardHeaders: "draft-8",
     legacyHeaders: false,
     store: new AttemptStore(dataSource),
@@ -41,7 +47,7 @@ const WRONG_PASSWORDS = "Too many wrong passwords. Wait ten minutes and try agai
 const TOO_MANY = "Too many tries. Wait ten minutes and try again.";
 
 /** What can be tried without being signed in is limited: by the person that it is for, and by the place that it comes from. A site office shares one. */
-const LIMITS: Readonly<Record<string, readonly Limit[]>> = {
+const LIMITS: Readonly<Record<string, readonly Tries[]>> = {
   "/session": [
     { most: 60, wrongOnly: true, of: (request) => `place ${placeOf(request)}`, detail: WRONG_PASSWORDS },
     {
@@ -69,7 +75,32 @@ const LIMITS: Readonly<Record<string, readonly Limit[]>> = {
   "/new-password": [{ most: 60, wrongOnly: true, of: (request) => `link ${placeOf(request)}`, detail: TOO_MANY }],
 };
 
+/** Sign-ins of one place that are under way together; the others wait, and are not yet tries. */
+const MOST_AT_ONCE = 30;
+const MOST_WAITING = 400;
+
+/** One after another, as at a door: a crowd that signs in within a second is no run of wrong passwords. */
+function inTurn(): RequestHandler {
+  const doors = new Map<string, Limit>();
+  return (request, response, next) => {
+    const place = placeOf(request);
+    const door = doors.get(place) ?? pLimit(MOST_AT_ONCE);
+    if (door.pendingCount >= MOST_WAITING) throw busy();
+    doors.set(place, door);
+    const passed = async (): Promise<void> => {
+      // Whoever went away while they waited is let through no more.
+      if (response.destroyed) return;
+      const closed = new Promise<void>((done) => response.once("close", done));
+      next();
+      await closed;
+      if (door.activeCount === 1 && door.pendingCount === 0) doors.delete(place);
+    };
+    void door(passed);
+  };
+}
+
 export function limitTries(router: Router, dataSource: DataSource): void {
+  router.post("/session", inTurn());
   for (const [path, limits] of Object.entries(LIMITS)) {
     router.post(path, ...limits.map((each) => limited(dataSource, each)));
   }
