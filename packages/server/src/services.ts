@@ -18,7 +18,7 @@ export type Services = {
 
 /** `address`: where the app is reached, once that is known. */
 export const startServices = (config: Config, logger: Logger, address: () => string): Services => ({
-  passwords: startPasswords(),
+  passwords: startPasswords(logger),
   mailer: startMailer(config, logger),
   links: linksAt(address),
   pictures: openPictureStore(config),

@@ -16,7 +16,7 @@ const firstJob = async (): Promise<string> => (await ros.get("/api/v1/jobs?sort=
 
 describe("work in threads of the pool", () => {
   it("that takes too long is answered as a problem, and ends nothing else", async () => {
-    const heavy = startHeavyAnswers(server.config, server.logger, 5);
+    const heavy = startHeavyAnswers(server.config, server.logger, { longestMs: 5 });
     const app = createApp(server.dataSource, server.config, server.logger, { ...server, heavy });
     try {
       const agent = supertest.agent(app);
@@ -37,6 +37,29 @@ describe("work in threads of the pool", () => {
       await heavy.close();
     }
   });
+
+  it("that takes too much memory is answered as a problem, and ends nothing else", async () => {
+    const heavy = startHeavyAnswers(server.config, server.logger, { mostMegabytes: 128 });
+    const app = createApp(server.dataSource, server.config, server.logger, { ...server, heavy });
+    try {
+      const agent = supertest.agent(app);
+      const person = { email: "ros@fernhollow.example", password: DEMO_PASSWORD };
+      agent.set("x-csrf-token", (await agent.post("/api/v1/session").send(person).expect(201)).body.csrfToken);
+      // Small as bytes, and hundreds of megabytes once it is read.
+      const file = `[${"{},".repeat(3_000_000)}{}]`;
+      const { body } = await agent
+        .post("/api/v1/job-files")
+        .set("content-type", "application/json")
+        .send(file)
+        .expect(422);
+      expect(body.problems).toMatchObject([{ code: "too-much-work" }]);
+      expect(body.detail).toContain("memory");
+      const id = await firstJob();
+      await agent.get(`/api/v1/jobs/${id}/total`).expect(200);
+    } finally {
+      await heavy.close();
+    }
+  }, 60_000);
 
   it("leaves an answer to be worked out once for all who ask for the same, and says so by its tag", async () => {
     const id = await firstJob();

@@ -78,13 +78,23 @@ export type HeavyAnswers = {
   readonly close: () => Promise<void>;
 };
 
-export function startHeavyAnswers(config: Config, logger: Logger, longestMs = LONGEST_MS): HeavyAnswers {
+/** What one piece of work may take. */
+type Most = { readonly longestMs: number; readonly mostMegabytes: number };
+const USUAL: Most = { longestMs: LONGEST_MS, mostMegabytes: MOST_MEGABYTES };
+
+export function startHeavyAnswers(config: Config, logger: Logger, most: Partial<Most> = {}): HeavyAnswers {
+  const { longestMs, mostMegabytes } = { ...USUAL, ...most };
   const threads = usualThreads();
-  const pool = startPool("answerWorker.js", config, {
-    mostWaiting: MOST_WAITING,
-    mostMegabytes: MOST_MEGABYTES,
-    threads,
-  });
+  const pool = startPool(
+    "answerWorker.js",
+    config,
+    {
+      mostWaiting: MOST_WAITING,
+      mostMegabytes,
+      threads,
+    },
+    logger,
+  );
   const shares = new Shares(threads - 1);
   let ended = 0;
   const run = async (task: Task): Promise<Answered> => {

@@ -1,4 +1,5 @@
 import { availableParallelism } from "node:os";
+import type { Logger } from "pino";
 import Piscina from "piscina";
 import { builtScript } from "../builtScript";
 
@@ -16,8 +17,8 @@ type Limits = {
 export const usualThreads = (): number => Math.max(2, availableParallelism());
 
 /** Threads that run a script which `npm start` and the tests have bundled. They yield to the thread that answers. */
-export function startPool(script: string, workerData: unknown, limits: Limits): Piscina {
-  return new Piscina({
+export function startPool(script: string, workerData: unknown, limits: Limits, logger: Logger): Piscina {
+  const pool = new Piscina({
     filename: builtScript(script),
     workerData,
     minThreads: 0,
@@ -27,9 +28,17 @@ export function startPool(script: string, workerData: unknown, limits: Limits): 
     niceIncrement: 5,
     resourceLimits: { maxOldGenerationSizeMb: limits.mostMegabytes },
   });
+  // A thread that ended with nothing to do, or as it began: what it worked on is told where it was asked for.
+  pool.on("error", (error) => logger.warn({ err: error, script }, "a thread ended"));
+  return pool;
 }
 
-export const isFull = (error: unknown): boolean => error instanceof Error && /queue is at limit/.test(error.message);
-export const tookTooLong = (error: unknown): boolean => error instanceof Error && error.name === "AbortError";
-export const tookTooMuch = (error: unknown): boolean =>
-  error instanceof Error && "code" in error && error.code === "ERR_WORKER_OUT_OF_MEMORY";
+/** What an error says of itself; one of another thread is not always an Error of this one. */
+function saidBy(error: unknown, name: "code" | "message" | "name"): string {
+  if (typeof error !== "object" || error === null || !(name in error)) return "";
+  return String((error as Readonly<Record<string, unknown>>)[name]);
+}
+
+export const isFull = (error: unknown): boolean => /queue is at limit/.test(saidBy(error, "message"));
+export const tookTooLong = (error: unknown): boolean => saidBy(error, "name") === "AbortError";
+export const tookTooMuch = (error: unknown): boolean => saidBy(error, "code") === "ERR_WORKER_OUT_OF_MEMORY";

@@ -1,3 +1,4 @@
+import type { Logger } from "pino";
 import { busy } from "../pool/heavyAnswers";
 import { isFull, startPool } from "../pool/startPool";
 
@@ -20,8 +21,13 @@ export type Passwords = {
 };
 
 /** Argon2id in threads of its own, so that many sign-ins hold up neither each other's answers nor the reckoning. Throws 503 where too many wait. */
-export function startPasswords(): Passwords {
-  const pool = startPool("passwordWorker.js", null, { mostWaiting: MOST_WAITING, mostMegabytes: MOST_MEGABYTES });
+export function startPasswords(logger: Logger): Passwords {
+  const pool = startPool(
+    "passwordWorker.js",
+    null,
+    { mostWaiting: MOST_WAITING, mostMegabytes: MOST_MEGABYTES },
+    logger,
+  );
   const run = async (task: PasswordTask): Promise<unknown> => {
     try {
       return await pool.run(task);
