@@ -96,6 +96,11 @@ async function phone(browser, address) {
   await page.goto(`${address}/price-list`);
   await page.getByText("Door frame").waitFor();
   await take("price-list");
+  await page.goto(`${address}/people`);
+  await page.getByRole("button", { name: "Invite somebody" }).click();
+  await page.getByRole("dialog").getByLabel("Name").fill("Bram Teal");
+  await page.getByRole("dialog").getByLabel("Email").fill("bram@fernhollow.example");
+  await take("people");
 }
 
 async function wide(browser, address) {
@@ -122,7 +127,7 @@ async function wide(browser, address) {
   await take("editor-wide");
 }
 
-/** A raft cut through, and a cellar that is kept dry. */
+/** A raft cut through. */
 async function ground(browser, address) {
   const page = await (await browser.newContext({ viewport: PHONE })).newPage();
   await page.goto(address);
@@ -136,12 +141,6 @@ async function ground(browser, address) {
   await page.getByRole("radiogroup", { name: "Dug" }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(700);
   await page.screenshot({ path: `${folder}/ground.png` });
-  await page.goto(`${address}/jobs`);
-  await page.getByText("Bramblegate").click();
-  await page.getByRole("link", { name: /^Keeping the laundry dry/ }).click();
-  await page.getByTestId("live-count").waitFor();
-  await page.waitForTimeout(700);
-  await page.screenshot({ path: `${folder}/cellar.png` });
 }
 
 /** A wall of blocks with a gable, course by course. */
