@@ -57,6 +57,11 @@ async function endLate(session: Session): Promise<null> {
 }
 
 async function keepSession(session: Session): Promise<void> {
+  const before = sessionSchema.safeParse(await deviceStore.get(KEPT).catch(ignored));
+  // Another role sees other things: what the device kept for the one before is asked for anew.
+  const isAnother =
+    before.success && before.data.user.id === session.user.id && before.data.user.role !== session.user.role;
+  if (isAnother) await forgetAnswers().catch(ignored);
   await deviceStore.set(KEPT, session).catch(ignored);
   await noteName(session.user.id, session.user.name).catch(ignored);
 }

@@ -4,7 +4,7 @@ import { z } from "zod";
 import { companyOf, ROLES, type UserRow, userEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, publicEndpoint } from "../http/endpoint";
-import { HttpProblem } from "../http/problemDetails";
+import { HttpProblem, unfit } from "../http/problemDetails";
 import { Reply } from "../http/reply";
 import { forgottenLetter } from "../mail/letters";
 import type { Services } from "../services";
@@ -14,7 +14,7 @@ import { hashToken, newToken } from "../sessions/tokens";
 import { type InvitationRow, invitationEntity, passwordResetEntity } from "./entity";
 import { passwordFieldSchema, personNameSchema } from "./newCompany";
 import { normalPassword, requirePassword } from "./passwordRules";
-import { emailTaken, isDemoCompany } from "./setUp";
+import { isDemoCompany } from "./setUp";
 
 const RESET_MINUTES = 60;
 const tokenSchema = z.string().min(1).max(100);
@@ -41,7 +41,10 @@ async function personByInvitation(
   const { affected } = await manager.getRepository(invitationEntity).delete({ id: invitation.id });
   if (!affected) throw gone("invitation");
   const users = manager.getRepository(userEntity);
-  if (await users.existsBy({ email: invitation.email })) throw emailTaken();
+  if (await users.existsBy({ email: invitation.email })) {
+    const message = "You sign in with this address already. Ask to be invited by another one.";
+    throw unfit([{ code: "email-taken", path: "email", message }]);
+  }
   const { companyId, email, role } = invitation;
   const person: UserRow = { id: randomUUID(), companyId, email, name, role, passwordHash, leftAt: null };
   await users.insert(person);

@@ -7,8 +7,15 @@ import { insertStarters } from "../assemblies/store";
 import { companyEntity, type UserRow, userEntity } from "../companies/entity";
 import { priceItemEntity } from "../priceList/entity";
 
+/** A line: it stands in the subjects of letters too. */
+const line = (): z.ZodString =>
+  z
+    .string()
+    .trim()
+    .regex(/^\P{Cc}*$/u, "This has a character in it that no name has.");
+
 /** Somebody's name, as the others of the company read it. */
-export const personNameSchema = z.string().trim().min(1, "A name is needed.").max(160);
+export const personNameSchema = line().min(1, "A name is needed.").max(160);
 export const newEmailSchema = z
   .string()
   .trim()
@@ -16,7 +23,7 @@ export const newEmailSchema = z
   .max(190)
   .pipe(z.email("An address for mail is needed: name@example.com."));
 export const passwordFieldSchema = z.string().max(1000);
-export const companyNameSchema = z.string().trim().min(1, "The company needs a name.").max(160);
+export const companyNameSchema = line().min(1, "The company needs a name.").max(160);
 
 export const newCompanySchema = z
   .object({

@@ -180,7 +180,8 @@ export const peopleEndpoints = (dataSource: DataSource, { mailer, links }: Servi
       };
       const company = await inTransaction(dataSource, async (manager) => {
         const inviting = await companyOf(manager, companyId, { mode: "pessimistic_write" });
-        if (await manager.getRepository(userEntity).existsBy({ email: body.email })) throw emailTaken();
+        // Whether somebody is in another company is not this one's to know: they are told when they open the link.
+        if (await manager.getRepository(userEntity).existsBy({ email: body.email, companyId })) throw emailTaken();
         const invitations = manager.getRepository(invitationEntity);
         await invitations.delete({ companyId, email: body.email });
         if ((await invitations.countBy({ companyId })) >= MOST_OPEN) {

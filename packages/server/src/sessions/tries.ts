@@ -70,6 +70,10 @@ const LIMITS: Readonly<Record<string, readonly Tries[]>> = {
     { most: 3, wrongOnly: false, of: (request) => `forgotten ${personOf(request)}`, detail: TOO_MANY },
     { most: 30, wrongOnly: false, of: (request) => `forgotten at ${placeOf(request)}`, detail: TOO_MANY },
   ],
+  // Each sends a letter.
+  "/invitations": [
+    { most: 60, wrongOnly: false, of: ({ signedIn }) => `invites ${signedIn?.user.companyId ?? ""}`, detail: TOO_MANY },
+  ],
   "/invitation": [{ most: 60, wrongOnly: true, of: (request) => `link ${placeOf(request)}`, detail: TOO_MANY }],
   "/invitation/accept": [{ most: 60, wrongOnly: true, of: (request) => `link ${placeOf(request)}`, detail: TOO_MANY }],
   "/new-password": [{ most: 60, wrongOnly: true, of: (request) => `link ${placeOf(request)}`, detail: TOO_MANY }],
