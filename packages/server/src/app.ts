@@ -11,8 +11,10 @@ import type { DataSource } from "typeorm";
 import type { Config } from "./config";
 import { allEndpoints } from "./endpoints";
 import type { BodyOf, Endpoint } from "./http/endpoint";
+import { inTurn } from "./http/inTurn";
 import { mount } from "./http/mount";
 import { problemHandler, unknownRoute } from "./http/problemDetails";
+import { requireFewValues } from "./http/wellFormed";
 import { openApiDocument } from "./openapi/document";
 import type { HeavyAnswers } from "./pool/heavyAnswers";
 import type { Services } from "./services";
@@ -22,6 +24,8 @@ import { healthPage } from "./watching/health";
 import { type Metrics, metricsPage } from "./watching/metrics";
 
 const LARGEST_BODY = "4mb";
+/** Many times what the largest part has. */
+const MOST_VALUES = 100_000;
 /** Bodies that are passed on as bytes, and how large they may be. */
 const LARGEST: Readonly<Record<Exclude<BodyOf, "json">, string | number>> = {
   // Tens of thousands of items.
@@ -32,10 +36,19 @@ const LARGEST: Readonly<Record<Exclude<BodyOf, "json">, string | number>> = {
   picture: LARGEST_PHOTO_BYTES + 1024,
 };
 
+/** Large bodies are read whole: one of a company at a time, and few in all, so that they do not take the memory of the machine. */
+const LARGE_OF_A_COMPANY = {
+  most: 1,
+  mostWaiting: 10,
+  of: ({ signedIn }: express.Request) => signedIn?.user.companyId ?? "",
+};
+const LARGE_OF_ALL = { most: 3, mostWaiting: 100, of: () => "all" };
+
 /** Only people who are signed in may send much. */
 function readBytes(router: express.Router, endpoints: readonly Endpoint[]): void {
   for (const { method, path, bodyOf = "json" } of endpoints) {
     if (bodyOf === "json") continue;
+    if (bodyOf !== "picture") router[method](path, requireSignedIn, inTurn(LARGE_OF_A_COMPANY), inTurn(LARGE_OF_ALL));
     const type = bodyOf === "picture" ? () => true : "application/json";
     router[method](path, requireSignedIn, express.raw({ type, limit: LARGEST[bodyOf] }));
   }
@@ -60,7 +73,9 @@ function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: 
   });
   router.use(cookieParser(), readSession(dataSource, config), requireCsrfToken);
   readBytes(router, endpoints);
-  router.use(express.json({ limit: LARGEST_BODY }));
+  router.use(
+    express.json({ limit: LARGEST_BODY, verify: (_request, _response, json) => requireFewValues(json, MOST_VALUES) }),
+  );
   limitTries(router, dataSource);
   mount(router, endpoints, { heavy, ...config });
   router.use(unknownRoute);

@@ -10,10 +10,12 @@ import { deviceListSchema, type Session, type SignedInDevice, sessionSchema } fr
 import { refreshSession, signOut, useSession } from "../api/session";
 import { Button } from "../components/Button";
 import { CommitField } from "../components/CommitField";
+import { FailureNotice } from "../components/FailureNotice";
 import { FormEntry } from "../components/FormEntry";
 import { Notice } from "../components/Notice";
 import { PageBar } from "../components/PageBar";
 import { Body, Faint, Strong, Title } from "../components/Text";
+import { useAttempt } from "../components/useAttempt";
 import { Pending } from "../components/Waiting";
 import { LogOut } from "../icons";
 import { outbox } from "../sync/outboxInstance";
@@ -54,16 +56,10 @@ export function AccountScreen() {
   );
 }
 
-const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
-
 function Name({ session }: { session: Session }) {
-  const [failure, setFailure] = useState<string>();
-  const commit = (name: string) => {
-    setFailure(undefined);
-    ask(sessionSchema, "PATCH", "/account", { name })
-      .then(refreshSession)
-      .catch((error: unknown) => setFailure(messageOf(error)));
-  };
+  const { failure, attempt } = useAttempt();
+  const commit = (name: string) =>
+    void attempt(async () => refreshSession(await ask(sessionSchema, "PATCH", "/account", { name })));
   return (
     <>
       <CommitField
@@ -72,11 +68,7 @@ function Name({ session }: { session: Session }) {
         check={(text) => nameField.safeParse(text).error?.issues[0]?.message}
         onCommit={commit}
       />
-      {failure ? (
-        <Notice title="Not changed" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not changed" failure={failure} />
     </>
   );
 }
@@ -109,14 +101,13 @@ function Devices() {
 }
 
 function DeviceRow({ device }: { device: SignedInDevice }) {
-  const [failure, setFailure] = useState<string>();
+  const { failure, attempt } = useAttempt();
   const name = deviceName(device.device);
-  const end = () => {
-    setFailure(undefined);
-    tell("DELETE", `${DEVICES}/${device.id}`)
-      .then(() => mutate(DEVICES))
-      .catch((error: unknown) => setFailure(messageOf(error)));
-  };
+  const end = () =>
+    void attempt(async () => {
+      await tell("DELETE", `${DEVICES}/${device.id}`);
+      await mutate(DEVICES);
+    });
   const seen = device.own ? "this device" : `seen ${formatDistanceToNow(new Date(device.seenAt), { addSuffix: true })}`;
   return (
     <View className="border-b border-rule py-2">
@@ -127,11 +118,7 @@ function DeviceRow({ device }: { device: SignedInDevice }) {
         </View>
         {device.own ? null : <Button label="Sign out" name={`Sign out ${name}`} kind="plain" onPress={end} />}
       </View>
-      {failure ? (
-        <Notice title="Not signed out" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not signed out" failure={failure} />
     </View>
   );
 }
@@ -160,11 +147,7 @@ function PasswordForm() {
         onEnter={submit}
       />
       <NewPasswordEntry control={control} name="next" label="The new one" onEnter={submit} />
-      {failure ? (
-        <Notice title="Not changed" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not changed" failure={failure} />
       {done ? (
         <Notice title="Changed" tone="pine" live>
           <Body>Everywhere else you are signed out.</Body>

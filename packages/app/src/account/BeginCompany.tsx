@@ -8,8 +8,8 @@ import { sessionSchema } from "../api/records";
 import { beginSession } from "../api/session";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
+import { FailureNotice } from "../components/FailureNotice";
 import { FormEntry } from "../components/FormEntry";
-import { Notice } from "../components/Notice";
 import { EntryPage } from "./EntryPage";
 import { EMAIL_KEYS, emailField, nameField, passwordField } from "./fields";
 import { NewPasswordEntry } from "./NewPasswordEntry";
@@ -72,11 +72,7 @@ export function BeginCompany({ first, onBack }: Props) {
             />
           )}
         />
-        {failure ? (
-          <Notice title="The company was not begun" live>
-            {failure}
-          </Notice>
-        ) : null}
+        <FailureNotice title="The company was not begun" failure={failure} />
         <Button label={busy ? "Beginning" : "Begin"} name="Begin the company" disabled={busy} onPress={submit} />
         {first ? null : <Button label="Back to signing in" kind="quiet" onPress={onBack} />}
       </View>

@@ -1,13 +1,15 @@
 import { type Href, Link } from "expo-router";
-import { type PropsWithChildren, useState } from "react";
+import type { PropsWithChildren } from "react";
 import { ScrollView, View } from "react-native";
 import useSWR, { mutate } from "swr";
 import { ask } from "../api/client";
 import { type Company, companySchema } from "../api/records";
 import { isOwner, refreshSession, useSession } from "../api/session";
+import { FailureNotice } from "../components/FailureNotice";
 import { Notice } from "../components/Notice";
 import { PageBar } from "../components/PageBar";
 import { Body, Faint, Strong, Title } from "../components/Text";
+import { useAttempt } from "../components/useAttempt";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
 import { CompanyFields } from "./CompanyFields";
@@ -87,26 +89,19 @@ function Loaded({ company, mayChange }: { readonly company: Company; readonly ma
 
 function Changing({ children }: PropsWithChildren) {
   const session = useSession().data;
-  const [failure, setFailure] = useState<string>();
-  const change = (wanted: CompanyChange) => {
-    setFailure(undefined);
-    ask(companySchema, "PATCH", KEY, wanted)
-      .then(async (next) => {
-        await mutate(KEY, next, { revalidate: false });
-        if (session) await refreshSession({ ...session, company: { ...session.company, ...next } });
-      })
-      .catch((error: unknown) => setFailure(error instanceof Error ? error.message : String(error)));
-  };
+  const { failure, attempt } = useAttempt();
+  const change = (wanted: CompanyChange) =>
+    void attempt(async () => {
+      const next = await ask(companySchema, "PATCH", KEY, wanted);
+      await mutate(KEY, next, { revalidate: false });
+      if (session) await refreshSession({ ...session, company: { ...session.company, ...next } });
+    });
   return (
     <ChangeCompany.Provider value={change}>
       <Title level={2} className="sr-only">
         What the company is
       </Title>
-      {failure ? (
-        <Notice title="Not changed" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not changed" failure={failure} />
       {children}
     </ChangeCompany.Provider>
   );

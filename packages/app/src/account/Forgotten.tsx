@@ -5,6 +5,7 @@ import { View } from "react-native";
 import { z } from "zod";
 import { tell } from "../api/client";
 import { Button } from "../components/Button";
+import { FailureNotice } from "../components/FailureNotice";
 import { FormEntry } from "../components/FormEntry";
 import { Notice } from "../components/Notice";
 import { Body } from "../components/Text";
@@ -32,11 +33,7 @@ export function Forgotten({ letters, onBack }: Props) {
       ) : (
         <View role="form" aria-label="A new password" className="gap-4">
           <FormEntry control={form.control} name="email" label="Email" more={EMAIL_KEYS} onEnter={submit} />
-          {failure ? (
-            <Notice title="Not sent" live>
-              {failure}
-            </Notice>
-          ) : null}
+          <FailureNotice title="Not sent" failure={failure} />
           <Button label={busy ? "Sending" : "Send the link"} disabled={busy} onPress={submit} />
         </View>
       )}

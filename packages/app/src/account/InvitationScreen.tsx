@@ -9,6 +9,7 @@ import { ApiProblem, ask } from "../api/client";
 import { invitedSchema, sessionSchema } from "../api/records";
 import { beginSession } from "../api/session";
 import { Button } from "../components/Button";
+import { FailureNotice } from "../components/FailureNotice";
 import { FormEntry } from "../components/FormEntry";
 import { Notice } from "../components/Notice";
 import { Pending } from "../components/Waiting";
@@ -62,11 +63,7 @@ function Accept({ token, company, name, email, role }: Invited) {
       <View role="form" aria-label="Come in" className="gap-4">
         <FormEntry control={control} name="name" label="Your name" onEnter={submit} more={{ autoComplete: "name" }} />
         <NewPasswordEntry control={control} name="password" label="Choose a password" onEnter={submit} />
-        {failure ? (
-          <Notice title="Not yet" live>
-            {failure}
-          </Notice>
-        ) : null}
+        <FailureNotice title="Not yet" failure={failure} />
         <Button label={busy ? "Coming in" : "Come in"} disabled={busy} onPress={submit} />
       </View>
     </EntryPage>

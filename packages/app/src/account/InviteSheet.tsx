@@ -8,6 +8,7 @@ import { ask } from "../api/client";
 import { invitedAnswerSchema } from "../api/records";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
+import { FailureNotice } from "../components/FailureNotice";
 import { FormEntry } from "../components/FormEntry";
 import { Notice } from "../components/Notice";
 import { Sheet } from "../components/Sheet";
@@ -56,11 +57,7 @@ function InviteForm({ onSent }: { onSent: (sent: Sent) => void }) {
         name="role"
         render={({ field }) => <Choice label="As" options={ROLES} value={field.value} onChange={field.onChange} />}
       />
-      {failure ? (
-        <Notice title="Nobody was invited" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Nobody was invited" failure={failure} />
       <Button label={busy ? "Inviting" : "Invite"} disabled={busy} onPress={submit} />
     </View>
   );

@@ -1,12 +1,12 @@
-import { useState } from "react";
 import { View } from "react-native";
 import { ask, askWithBytes } from "../api/client";
 import { type Company, companySchema } from "../api/records";
 import { refreshSession, useSession } from "../api/session";
 import { Button } from "../components/Button";
+import { FailureNotice } from "../components/FailureNotice";
 import { FileButton } from "../components/FileButton";
-import { Notice } from "../components/Notice";
 import { Faint, Title } from "../components/Text";
+import { useAttempt } from "../components/useAttempt";
 import { Image } from "../icons";
 import { smallPicture } from "../photos/picture";
 
@@ -19,28 +19,20 @@ type Props = { readonly company: Company; readonly onChanged: (company: Company)
 /** The company's mark at the head of its quotes. */
 export function MarkField({ company, onChanged }: Props) {
   const session = useSession().data;
-  const [failure, setFailure] = useState<string>();
-  const take = async (asking: Promise<Company>) => {
-    setFailure(undefined);
-    try {
+  const { failure, attempt } = useAttempt();
+  const take = (asking: Promise<Company>) =>
+    attempt(async () => {
       const next = await asking;
       onChanged(next);
       if (session) await refreshSession({ ...session, company: { ...session.company, ...next } });
-    } catch (error) {
-      setFailure(error instanceof Error ? error.message : String(error));
-    }
-  };
+    });
   const put = async (file: File): Promise<Company> =>
     askWithBytes(companySchema, MARK, file.size > SMALL_BYTES ? await smallPicture(file) : file);
   return (
     <View className="gap-2">
       <Title level={2}>Mark</Title>
       <Faint>A PNG, JPEG or WebP. It stands at the upper right of a quote.</Faint>
-      {failure ? (
-        <Notice title="Not taken" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not taken" failure={failure} />
       <View className="flex-row flex-wrap gap-2">
         <FileButton
           label={company.profile.mark === null ? "Choose a picture" : "Choose another picture"}

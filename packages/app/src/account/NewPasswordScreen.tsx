@@ -8,7 +8,7 @@ import { ask } from "../api/client";
 import { sessionSchema } from "../api/records";
 import { beginSession } from "../api/session";
 import { Button } from "../components/Button";
-import { Notice } from "../components/Notice";
+import { FailureNotice } from "../components/FailureNotice";
 import { EntryPage } from "./EntryPage";
 import { passwordField } from "./fields";
 import { LinkGone } from "./InvitationScreen";
@@ -33,11 +33,7 @@ export function NewPasswordScreen() {
     <EntryPage title="A new password" lead="Everybody who is signed in by the old one is signed out.">
       <View role="form" aria-label="A new password" className="gap-4">
         <NewPasswordEntry control={form.control} name="password" label="New password" onEnter={submit} />
-        {failure ? (
-          <Notice title="Not changed" live>
-            {failure}
-          </Notice>
-        ) : null}
+        <FailureNotice title="Not changed" failure={failure} />
         <Button label={busy ? "Changing" : "Change it and sign in"} disabled={busy} onPress={submit} />
       </View>
     </EntryPage>

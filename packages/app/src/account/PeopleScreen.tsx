@@ -6,9 +6,11 @@ import { ask, tell } from "../api/client";
 import { type Invitation, type Person, peopleSchema } from "../api/records";
 import { isOwner, useSession } from "../api/session";
 import { Button } from "../components/Button";
+import { FailureNotice } from "../components/FailureNotice";
 import { Notice } from "../components/Notice";
 import { PageBar } from "../components/PageBar";
 import { Body, Faint, Strong, Title } from "../components/Text";
+import { useAttempt } from "../components/useAttempt";
 import { Pending } from "../components/Waiting";
 import { Plus } from "../icons";
 import { InviteSheet } from "./InviteSheet";
@@ -98,14 +100,10 @@ const PersonRow = ({ person, own, onPress }: RowProps) => (
 );
 
 function Invitations({ invitations }: { invitations: readonly Invitation[] }) {
-  const [failure, setFailure] = useState<string>();
+  const { failure, attempt } = useAttempt();
   if (invitations.length === 0) return null;
-  const takeBack = (id: string) => {
-    setFailure(undefined);
-    tell("DELETE", `/invitations/${id}`)
-      .catch((error: unknown) => setFailure(error instanceof Error ? error.message : String(error)))
-      .finally(() => void mutate(PEOPLE));
-  };
+  const takeBack = (id: string) =>
+    void attempt(() => tell("DELETE", `/invitations/${id}`)).finally(() => void mutate(PEOPLE));
   return (
     <View>
       <Title level={2}>Asked in</Title>
@@ -123,11 +121,7 @@ function Invitations({ invitations }: { invitations: readonly Invitation[] }) {
           />
         </View>
       ))}
-      {failure ? (
-        <Notice title="Not taken back" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not taken back" failure={failure} />
     </View>
   );
 }

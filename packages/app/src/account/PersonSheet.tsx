@@ -6,9 +6,11 @@ import { ask } from "../api/client";
 import { erasedSchema, type Person, peopleChangedSchema, type peopleSchema } from "../api/records";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
+import { FailureNotice } from "../components/FailureNotice";
 import { Notice } from "../components/Notice";
 import { Sheet } from "../components/Sheet";
 import { Body, Faint } from "../components/Text";
+import { useAttempt } from "../components/useAttempt";
 import { PEOPLE } from "./peopleKey";
 import { ROLES, type Role } from "./roleWords";
 
@@ -17,18 +19,14 @@ type People = z.infer<typeof peopleSchema>;
 
 /** What an owner does with a person: role, devices, out and back, and their data. */
 export function PersonSheet({ person, own, onClose }: Props) {
-  const [failure, setFailure] = useState<string>();
+  const { failure, attempt } = useAttempt();
   const [kept, setKept] = useState<readonly string[]>();
   const at = `${PEOPLE}/${person.id}`;
-  const take = async (asking: Promise<{ readonly items: readonly Person[] }>) => {
-    setFailure(undefined);
-    try {
+  const take = (asking: Promise<{ readonly items: readonly Person[] }>) =>
+    attempt(async () => {
       const { items } = await asking;
       await mutate(PEOPLE, (before?: People) => before && { ...before, items: [...items] }, { revalidate: false });
-    } catch (error) {
-      setFailure(error instanceof Error ? error.message : String(error));
-    }
-  };
+    });
   const change = (body: object) => void take(ask(peopleChangedSchema, "PATCH", at, body));
   const erase = async () => {
     const erased = await ask(erasedSchema, "POST", `${at}/erase`);
@@ -38,11 +36,7 @@ export function PersonSheet({ person, own, onClose }: Props) {
   return (
     <Sheet open onClose={onClose} title={person.name}>
       <Body>{person.email}</Body>
-      {failure ? (
-        <Notice title="Not changed" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not changed" failure={failure} />
       {person.leftAt === null ? (
         <Inside
           person={person}

@@ -8,10 +8,11 @@ import { ask } from "../api/client";
 import { demoPeopleSchema, setUpSchema } from "../api/records";
 import { signIn } from "../api/session";
 import { Button } from "../components/Button";
+import { FailureNotice } from "../components/FailureNotice";
 import { FormEntry } from "../components/FormEntry";
 import { LoadedPage } from "../components/LoadedPage";
-import { Notice } from "../components/Notice";
 import { Faint, Strong, Title } from "../components/Text";
+import { useAttempt } from "../components/useAttempt";
 import { EntryPage } from "./EntryPage";
 import { EMAIL_KEYS, emailField } from "./fields";
 import { LettersLink } from "./LettersLink";
@@ -74,11 +75,7 @@ function PasswordForm({ onForgotten }: { onForgotten: () => void }) {
         more={{ secureTextEntry: true, autoComplete: "current-password" }}
         onEnter={submit}
       />
-      {failure ? (
-        <Notice title="Not signed in" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not signed in" failure={failure} />
       <Button label={busy ? "Signing in" : "Sign in"} disabled={busy} onPress={submit} />
       <Button label="Forgotten?" kind="quiet" name="I have forgotten my password" onPress={onForgotten} />
     </View>
@@ -86,24 +83,15 @@ function PasswordForm({ onForgotten }: { onForgotten: () => void }) {
 }
 
 function DemoPeople() {
-  const [failure, setFailure] = useState<string>();
+  const { failure, attempt } = useAttempt();
   const { data } = useSWR("/demo-people", () => ask(demoPeopleSchema, "GET", "/demo-people"));
   if (!data || data.items.length === 0) return null;
-  const enter = (email: string, password: string) => {
-    setFailure(undefined);
-    signIn(email, password).catch((error: unknown) =>
-      setFailure(error instanceof Error ? error.message : String(error)),
-    );
-  };
+  const enter = (email: string, password: string) => void attempt(() => signIn(email, password));
   return (
     <View className="gap-2 border-t border-rule pt-4">
       <Title level={2}>Or look round as</Title>
       <Faint>Fernhollow Building is invented, with its people, prices and jobs.</Faint>
-      {failure ? (
-        <Notice title="Not signed in" live>
-          {failure}
-        </Notice>
-      ) : null}
+      <FailureNotice title="Not signed in" failure={failure} />
       {data.items.map((person) => (
         <Pressable
           key={person.email}

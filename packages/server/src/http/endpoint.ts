@@ -3,7 +3,7 @@ import type { Role, UserRow } from "../companies/entity";
 import type { SessionRow } from "../sessions/entity";
 import { HttpProblem, problemsOf, unfit } from "./problemDetails";
 import type { Received } from "./received";
-import { textProblems } from "./wellFormed";
+import { requireFewValues, textProblems } from "./wellFormed";
 
 export type SignedIn = { readonly user: UserRow; readonly session: SessionRow };
 
@@ -77,9 +77,13 @@ function parse<T>(schema: z.ZodType<T> | undefined, value: unknown): T {
   return result.data;
 }
 
+/** A price list of 50,000 items, or a job of 2,000 large parts, and more. */
+const MOST_VALUES = 1_500_000;
+
 /** Bodies that came as bytes because they are large are read where they are answered. */
 function bodyOf({ bodyOf: kind }: Pick<Shared, "bodyOf">, body: unknown): unknown {
   if (kind === undefined || kind === "json" || kind === "picture" || !(body instanceof Uint8Array)) return body;
+  requireFewValues(body, MOST_VALUES);
   try {
     return JSON.parse(Buffer.from(body.buffer, body.byteOffset, body.byteLength).toString("utf8"));
   } catch {

@@ -45,14 +45,26 @@ export class HttpProblem extends Error {
   }
 }
 
+/** More is asked at once than can be done; the same can be sent again. */
+export const busy = (): HttpProblem =>
+  new HttpProblem(503, {
+    title: "Too much at once",
+    detail: "The server has more to do than it can. Try again in a moment.",
+  });
+
 export const notFound = (what: string): HttpProblem => new HttpProblem(404, { detail: `There is no such ${what}.` });
 
 export const unfit = (problems: readonly Problem[]): HttpProblem =>
   new HttpProblem(422, { detail: problems[0]?.message ?? "", problems: [...problems] });
 
+/** More than anybody reads. */
+const MOST_TOLD = 200;
+
 /** The paths and messages of a Zod failure, under the name of what was checked. */
 export const problemsOf = (error: z.ZodError): Problem[] =>
-  error.issues.map((issue) => ({ code: issue.code, path: issue.path.map(String).join("."), message: issue.message }));
+  error.issues
+    .slice(0, MOST_TOLD)
+    .map((issue) => ({ code: issue.code, path: issue.path.map(String).join("."), message: issue.message }));
 
 export const unknownRoute: RequestHandler = (request) => {
   throw new HttpProblem(404, { detail: `Nothing answers ${request.method} ${request.path}.` });
@@ -64,6 +76,12 @@ export function toProblem(error: unknown): HttpProblem {
   if (error instanceof z.ZodError) return unfit(problemsOf(error));
   if (metAnother(error)) {
     return new HttpProblem(409, { detail: "The same was saved at the same moment. Load it again and look." });
+  }
+  // An answer, or a text in it, of more letters than the language has room for.
+  if (error instanceof RangeError && /Invalid (string|array) length/.test(error.message)) {
+    return new HttpProblem(422, {
+      detail: "This comes to more than can be answered at once. Split it into smaller ones.",
+    });
   }
   if (databaseIsGone(error))
     return new HttpProblem(503, { detail: "Nothing was saved. The same can be sent again in a moment." });

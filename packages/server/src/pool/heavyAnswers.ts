@@ -2,7 +2,7 @@ import pLimit, { type Limit } from "p-limit";
 import type { Logger } from "pino";
 import type { Config } from "../config";
 import type { Endpoint } from "../http/endpoint";
-import { HttpProblem, type ProblemDetails } from "../http/problemDetails";
+import { busy, HttpProblem, type ProblemDetails } from "../http/problemDetails";
 import type { Received } from "../http/received";
 import type { Outgoing } from "../http/reply";
 import type { PoolFigures } from "../watching/metrics";
@@ -35,12 +35,6 @@ function problemOf(error: unknown): unknown {
   if (isFull(error)) return busy();
   return error;
 }
-
-export const busy = (): HttpProblem =>
-  new HttpProblem(503, {
-    title: "Too much at once",
-    detail: "The server has more to do than it can. Try again in a moment.",
-  });
 
 /** The bytes of a body that can be given away whole. */
 function handedOver(body: unknown): ArrayBuffer[] {

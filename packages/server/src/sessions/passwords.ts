@@ -1,5 +1,5 @@
 import type { Logger } from "pino";
-import { busy } from "../pool/heavyAnswers";
+import { busy } from "../http/problemDetails";
 import { isFull, startPool } from "../pool/startPool";
 
 export type PasswordTask =

@@ -1,10 +1,9 @@
 import { createHash } from "node:crypto";
 import type { Request, RequestHandler, Router } from "express";
 import { ipKeyGenerator, rateLimit } from "express-rate-limit";
-import pLimit, { type Limit } from "p-limit";
 import type { DataSource } from "typeorm";
+import { inTurn } from "../http/inTurn";
 import { HttpProblem } from "../http/problemDetails";
-import { busy } from "../pool/heavyAnswers";
 import { AttemptStore } from "./attemptStore";
 
 const WINDOW_MS = 10 * 60_000;
@@ -79,32 +78,11 @@ const LIMITS: Readonly<Record<string, readonly Tries[]>> = {
   "/new-password": [{ most: 60, wrongOnly: true, of: (request) => `link ${placeOf(request)}`, detail: TOO_MANY }],
 };
 
-/** Sign-ins of one place that are under way together; the others wait, and are not yet tries. */
-const MOST_AT_ONCE = 30;
-const MOST_WAITING = 400;
-
-/** One after another, as at a door: a crowd that signs in within a second is no run of wrong passwords. */
-function inTurn(): RequestHandler {
-  const doors = new Map<string, Limit>();
-  return (request, response, next) => {
-    const place = placeOf(request);
-    const door = doors.get(place) ?? pLimit(MOST_AT_ONCE);
-    if (door.pendingCount >= MOST_WAITING) throw busy();
-    doors.set(place, door);
-    const passed = async (): Promise<void> => {
-      // Whoever went away while they waited is let through no more.
-      if (response.destroyed) return;
-      const closed = new Promise<void>((done) => response.once("close", done));
-      next();
-      await closed;
-      if (door.activeCount === 1 && door.pendingCount === 0) doors.delete(place);
-    };
-    void door(passed);
-  };
-}
+/** Sign-ins of one place that are under way together; the others wait, and are not yet tries: a crowd is no run of wrong passwords. */
+const SIGN_INS = { most: 30, mostWaiting: 400, of: placeOf } as const;
 
 export function limitTries(router: Router, dataSource: DataSource): void {
-  router.post("/session", inTurn());
+  router.post("/session", inTurn(SIGN_INS));
   for (const [path, limits] of Object.entries(LIMITS)) {
     router.post(path, ...limits.map((each) => limited(dataSource, each)));
   }
