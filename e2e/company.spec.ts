@@ -167,7 +167,7 @@ test("a company is begun beside the demo; a forgotten password comes by a letter
   await page.reload();
   await expect(page.getByRole("form", { name: "Sign in" })).toBeVisible();
 
-  await page.getByRole("button", { name: "I have forgotten my password" }).click();
+  await page.getByRole("button", { name: "Forgotten?" }).click();
   await page.getByLabel("Email").fill("nye@dabchick.example");
   await accessible(page);
   await page.getByRole("button", { name: "Send the link" }).click();

@@ -77,7 +77,7 @@ function PasswordForm({ onForgotten }: { onForgotten: () => void }) {
       />
       <FailureNotice title="Not signed in" failure={failure} />
       <Button label={busy ? "Signing in" : "Sign in"} disabled={busy} onPress={submit} />
-      <Button label="Forgotten?" kind="quiet" name="I have forgotten my password" onPress={onForgotten} />
+      <Button label="Forgotten?" kind="quiet" onPress={onForgotten} />
     </View>
   );
 }
