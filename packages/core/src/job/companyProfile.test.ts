@@ -19,7 +19,7 @@ describe("what a company is", () => {
 
   it.each([
     { timeZone: "Moon" },
-    { currency: "XXX" },
+    { currency: "QQQ" },
     { registers: Array.from({ length: 7 }, () => ({ name: "a", number: "1" })) },
     { registers: [{ name: " ", number: "1" }] },
     { mark: "../../etc" },

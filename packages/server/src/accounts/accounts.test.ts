@@ -75,7 +75,7 @@ describe("a company of one's own", () => {
     ["a password of the company's name", { password: "Puddock Builders" }, "password"],
     ["no name", { companyName: "  " }, "companyName"],
     ["a time zone that is none", { timeZone: "Moon/Back" }, "timeZone"],
-    ["money that is none", { currency: "XXX" }, "currency"],
+    ["money that is none", { currency: "QQQ" }, "currency"],
   ])("is not begun with %s", async (_, wrong, path) => {
     const { body } = await agent()
       .post("/api/v1/companies")

@@ -2,8 +2,8 @@ import { createHash } from "node:crypto";
 import type { Response } from "supertest";
 import { allEndpoints } from "../endpoints";
 import { type Agent, addCompany, startTestServer, type TestServer } from "../testing/testServer";
-import { keyOf, pathOf, type ValidRequest, validRequests } from "../testing/validRequests";
-import type { Endpoint } from "./endpoint";
+import { pathOf, type ValidRequest, validRequests } from "../testing/validRequests";
+import { type Endpoint, keyOf } from "./endpoint";
 
 let server: TestServer;
 let ros: Agent;

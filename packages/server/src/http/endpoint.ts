@@ -69,6 +69,9 @@ export type Endpoint = Shared & {
   readonly run: (received: Received) => Promise<unknown>;
 };
 
+/** What an endpoint is called: `get /jobs/:jobId`. */
+export const keyOf = ({ method, path }: Pick<Endpoint, "method" | "path">): string => `${method} ${path}`;
+
 function parse<T>(schema: z.ZodType<T> | undefined, value: unknown): T {
   // Without a schema the type parameter is undefined by inference, and nothing is read.
   if (!schema) return undefined as T;

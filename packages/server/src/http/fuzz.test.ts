@@ -1,7 +1,8 @@
 import { allEndpoints } from "../endpoints";
 import { hostileRequest, randomBy } from "../testing/hostileRequests";
 import { type Agent, startTestServer, type TestServer } from "../testing/testServer";
-import { keyOf, validRequests } from "../testing/validRequests";
+import { validRequests } from "../testing/validRequests";
+import { keyOf } from "./endpoint";
 
 let server: TestServer;
 let ros: Agent;

@@ -4,11 +4,11 @@ import type { DataSource } from "typeorm";
 import type { Config } from "../config";
 import { createDataSource } from "../database/dataSource";
 import { allEndpoints } from "../endpoints";
-import type { Endpoint } from "../http/endpoint";
+import { type Endpoint, keyOf } from "../http/endpoint";
 import { toProblem } from "../http/problemDetails";
 import { outgoingOf } from "../http/reply";
 import { startServices } from "../services";
-import { type Answered, keyOf, type Task } from "./heavyAnswers";
+import type { Answered, Task } from "./heavyAnswers";
 
 /** Connections of one thread: what it answers waits for the database one thing after another. */
 const CONNECTIONS = 2;

@@ -1,7 +1,7 @@
 import pLimit, { type Limit } from "p-limit";
 import type { Logger } from "pino";
 import type { Config } from "../config";
-import type { Endpoint } from "../http/endpoint";
+import { type Endpoint, keyOf } from "../http/endpoint";
 import { busy, HttpProblem, type ProblemDetails } from "../http/problemDetails";
 import type { Received } from "../http/received";
 import type { Outgoing } from "../http/reply";
@@ -12,8 +12,6 @@ import { isFull, startPool, tookTooLong, tookTooMuch, usualThreads } from "./sta
 export type Task = { readonly key: string; readonly received: Received };
 /** What it says: the answer, or the problem with why it failed where that is our own fault. */
 export type Answered = { readonly outgoing: Outgoing } | { readonly problem: ProblemDetails; readonly why?: string };
-
-export const keyOf = ({ method, path }: Pick<Endpoint, "method" | "path">): string => `${method} ${path}`;
 
 const LONGEST_MS = 30_000;
 /** A job's file of 200 MB is read whole. */
@@ -27,11 +25,10 @@ const tooMuch = (message: string): HttpProblem =>
 
 function problemOf(error: unknown): unknown {
   if (tookTooLong(error)) {
-    return tooMuch(
-      `This takes longer than ${LONGEST_MS / 1000} seconds. Nothing was changed. Split it into smaller ones.`,
-    );
+    return tooMuch(`This takes longer than ${LONGEST_MS / 1000} seconds, and was ended. Split it into smaller ones.`);
   }
-  if (tookTooMuch(error)) return tooMuch("This takes more memory than there is for one request. Nothing was changed.");
+  if (tookTooMuch(error))
+    return tooMuch("This takes more memory than there is for one request, and was ended. Split it into smaller ones.");
   if (isFull(error)) return busy();
   return error;
 }

@@ -1,6 +1,5 @@
 import { randomUUID } from "node:crypto";
 import type { Part } from "@wide-porch/core";
-import type { Endpoint } from "../http/endpoint";
 
 /** Asks the API as somebody who is signed in; resolves to the body of the answer. */
 export type AskAs = (method: string, path: string, body?: unknown) => Promise<unknown>;
@@ -16,8 +15,6 @@ export const ONE_PIXEL = Buffer.from(
   "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==",
   "base64",
 );
-
-export const keyOf = ({ method, path }: Pick<Endpoint, "method" | "path">): string => `${method} ${path}`;
 
 /** What fits every endpoint, made of what the company of `ask` has: a job with parts, quotes and photos, a person, an invitation. */
 export async function validRequests(ask: AskAs): Promise<ReadonlyMap<string, ValidRequest>> {
