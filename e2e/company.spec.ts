@@ -170,6 +170,10 @@ test("a company is begun beside the demo; a forgotten password comes by a letter
   await page.getByRole("button", { name: "Forgotten?" }).click();
   await page.getByLabel("Email").fill("nye@dabchick.example");
   await accessible(page);
+  await page.getByLabel("Email").fill("nye");
+  await page.getByRole("button", { name: "Send the link" }).click();
+  await expect(page.getByText("An address for mail is needed")).toBeVisible();
+  await page.getByLabel("Email").fill("nye@dabchick.example");
   await page.getByRole("button", { name: "Send the link" }).click();
   await expect(page.getByText("Look at your mail")).toBeVisible();
   const letters = await page.getByRole("link", { name: "Read the letters" }).getAttribute("href");

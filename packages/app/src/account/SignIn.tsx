@@ -14,7 +14,7 @@ import { LoadedPage } from "../components/LoadedPage";
 import { Faint, Strong, Title } from "../components/Text";
 import { useAttempt } from "../components/useAttempt";
 import { EntryPage } from "./EntryPage";
-import { EMAIL_KEYS, emailField } from "./fields";
+import { EMAIL_KEYS } from "./fields";
 import { LettersLink } from "./LettersLink";
 import { ROLE_WORDS } from "./roleWords";
 import { UnsentHere } from "./UnsentHere";
@@ -23,7 +23,11 @@ import { useSending } from "./useSending";
 const BeginCompany = lazy(() => import("./BeginCompany").then((page) => ({ default: page.BeginCompany })));
 const Forgotten = lazy(() => import("./Forgotten").then((page) => ({ default: page.Forgotten })));
 
-const formSchema = z.object({ email: emailField, password: z.string().min(1, "Type your password.") });
+/** What is no address signs nobody in: the server says so. */
+const formSchema = z.object({
+  email: z.string().trim().min(1, "Type your address."),
+  password: z.string().min(1, "Type your password."),
+});
 
 type Way = "sign-in" | "begin" | "forgotten";
 
