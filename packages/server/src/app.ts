@@ -9,11 +9,12 @@ import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { DataSource } from "typeorm";
 import type { Config } from "./config";
+import { toldOf } from "./database/failures";
 import { allEndpoints } from "./endpoints";
 import type { BodyOf, Endpoint } from "./http/endpoint";
-import { inTurn } from "./http/inTurn";
 import { mount } from "./http/mount";
 import { problemHandler, unknownRoute } from "./http/problemDetails";
+import { type Receiving, startReceiving, UNKNOWN_BODY, USUAL_BODY } from "./http/receiving";
 import { requireFewValues } from "./http/wellFormed";
 import { openApiDocument } from "./openapi/document";
 import type { HeavyAnswers } from "./pool/heavyAnswers";
@@ -23,41 +24,54 @@ import { limitTries } from "./sessions/tries";
 import { healthPage } from "./watching/health";
 import { type Metrics, metricsPage } from "./watching/metrics";
 
-const LARGEST_BODY = "4mb";
-/** Many times what the largest part has. */
-const MOST_VALUES = 100_000;
+const KB = 1024;
+const MB = 1024 * KB;
+/** Many times what the largest record has that is read here. */
+const MOST_VALUES = 20_000;
 /** Bodies that are passed on as bytes, and how large they may be. */
-const LARGEST: Readonly<Record<Exclude<BodyOf, "json">, string | number>> = {
+const LARGEST: Readonly<Record<Exclude<BodyOf, "json">, number>> = {
+  // A part, a job's own record, an assembly: how large each may be is said where it is saved.
+  record: 4 * MB,
   // Tens of thousands of items.
-  "large-json": "40mb",
+  "large-json": 40 * MB,
   // A job file carries the job's photos.
-  "job-file": "200mb",
+  "job-file": 200 * MB,
   // A little more than a photo may be, so that one too large is told so in words.
   picture: LARGEST_PHOTO_BYTES + 1024,
 };
 
-/** Large bodies are read whole: one of a company at a time, and few in all, so that they do not take the memory of the machine. */
-const LARGE_OF_A_COMPANY = {
-  most: 1,
-  mostWaiting: 10,
-  of: ({ signedIn }: express.Request) => signedIn?.user.companyId ?? "",
-};
-const LARGE_OF_ALL = { most: 3, mostWaiting: 100, of: () => "all" };
+/** Nobody compresses what they send; a small body that becomes a large one is none of anybody's. */
+const PLAIN = { inflate: false } as const;
 
-/** Only people who are signed in may send much. */
-function readBytes(router: express.Router, endpoints: readonly Endpoint[]): void {
+/** Only people who are signed in may send much. What is sent is counted while it is held, and holds up nobody's turn while it comes. */
+function readBytes(router: express.Router, endpoints: readonly Endpoint[], { upTo }: Receiving): void {
   for (const { method, path, bodyOf = "json" } of endpoints) {
     if (bodyOf === "json") continue;
-    if (bodyOf !== "picture") router[method](path, requireSignedIn, inTurn(LARGE_OF_A_COMPANY), inTurn(LARGE_OF_ALL));
+    const limit = LARGEST[bodyOf];
     const type = bodyOf === "picture" ? () => true : "application/json";
-    router[method](path, requireSignedIn, express.raw({ type, limit: LARGEST[bodyOf] }));
+    router[method](
+      path,
+      requireSignedIn,
+      upTo(() => limit),
+      express.raw({ ...PLAIN, type, limit }),
+    );
   }
+}
+
+/** All else is small, and smaller where nobody is signed in. */
+function readJson(router: express.Router, { upTo }: Receiving): void {
+  const verify = (_request: unknown, _response: unknown, json: Buffer): void => requireFewValues(json, MOST_VALUES);
+  router.use(
+    upTo(({ signedIn }) => (signedIn ? USUAL_BODY : UNKNOWN_BODY)),
+    express.json({ ...PLAIN, limit: USUAL_BODY, verify }),
+  );
 }
 
 /** What the app works with beside the database. */
 export type Working = { readonly heavy: HeavyAnswers; readonly services: Services; readonly metrics: Metrics };
 
 function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: Working): express.Router {
+  const receiving = startReceiving();
   const router = express.Router();
   const endpoints = allEndpoints(dataSource, config, services, heavy);
   router.use((_request, response, next) => {
@@ -72,12 +86,10 @@ function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: 
     response.json(openApi);
   });
   router.use(cookieParser(), readSession(dataSource, config), requireCsrfToken);
-  readBytes(router, endpoints);
-  router.use(
-    express.json({ limit: LARGEST_BODY, verify: (_request, _response, json) => requireFewValues(json, MOST_VALUES) }),
-  );
+  readBytes(router, endpoints, receiving);
+  readJson(router, receiving);
   limitTries(router, dataSource);
-  mount(router, endpoints, { heavy, ...config });
+  mount(router, endpoints, { dataSource, heavy, ...config });
   router.use(unknownRoute);
   return router;
 }
@@ -129,7 +141,14 @@ export function createApp(dataSource: DataSource, config: Config, logger: Logger
   app.disable("x-powered-by");
   app.set("query parser", "simple");
   app.set("trust proxy", config.trustedHops);
-  app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith("/api/") } }));
+  app.use(
+    pinoHttp({
+      logger,
+      autoLogging: { ignore: (request) => !request.url?.startsWith("/api/") },
+      wrapSerializers: false,
+      serializers: { err: toldOf },
+    }),
+  );
   app.use(working.metrics.timed, securityHeaders(config), compression());
   app.get("/metrics", metricsPage(working.metrics, config));
   app.use("/api/v1", apiRouter(dataSource, config, working));

@@ -5,10 +5,13 @@ import { peopleEndpoints } from "./accounts/people";
 import { setUpEndpoints } from "./accounts/setUp";
 import { assemblyEndpoints } from "./assemblies/routes";
 import { companyEndpoints } from "./companies/routes";
+import { safetyEndpoints } from "./companies/safety";
 import { wholeCompanyEndpoints } from "./companies/wholeCompany";
 import type { Config } from "./config";
+import { eventEndpoints } from "./events/routes";
 import type { Endpoint } from "./http/endpoint";
 import { jobFileEndpoints } from "./jobFiles/routes";
+import { jobBinEndpoints } from "./jobs/bin";
 import { jobCopyEndpoints } from "./jobs/copies";
 import { jobListEndpoints } from "./jobs/list";
 import { jobPriceEndpoints } from "./jobs/price";
@@ -21,6 +24,7 @@ import { priceListEndpoints } from "./priceList/routes";
 import { quoteInputEndpoints } from "./quotes/inputs";
 import { quoteEndpoints } from "./quotes/routes";
 import { roofReportEndpoints } from "./roofReports/routes";
+import { secondFactorEndpoints } from "./secondFactor/routes";
 import type { Services } from "./services";
 import { sessionEndpoints } from "./sessions/routes";
 import { supplierEndpoints } from "./suppliers/routes";
@@ -40,21 +44,25 @@ export function allEndpoints(
     }),
     ...sessionEndpoints(dataSource, config, services),
     ...setUpEndpoints(dataSource, config, services),
-    ...linkEndpoints(dataSource, services),
+    ...linkEndpoints(dataSource, config, services),
     ...accountEndpoints(dataSource, services),
+    ...secondFactorEndpoints(dataSource, services),
     ...peopleEndpoints(dataSource, services),
     ...companyEndpoints(dataSource),
-    ...jobListEndpoints(dataSource),
-    ...jobEndpoints(dataSource),
-    ...jobPriceEndpoints(dataSource),
-    ...jobCopyEndpoints(dataSource),
+    ...safetyEndpoints(dataSource, config),
+    ...eventEndpoints(dataSource),
+    ...jobListEndpoints(dataSource, config),
+    ...jobEndpoints(dataSource, config),
+    ...jobBinEndpoints(dataSource),
+    ...jobPriceEndpoints(dataSource, config),
+    ...jobCopyEndpoints(dataSource, config),
     ...partEndpoints(dataSource),
-    ...photoEndpoints(dataSource, services),
+    ...photoEndpoints(dataSource, config, services),
     ...quoteEndpoints(dataSource, services),
     ...quoteInputEndpoints(dataSource),
-    ...priceListEndpoints(dataSource),
-    ...priceBatchEndpoints(dataSource),
-    ...jobFileEndpoints(dataSource, services),
+    ...priceListEndpoints(dataSource, config),
+    ...priceBatchEndpoints(dataSource, config),
+    ...jobFileEndpoints(dataSource, config, services),
     ...assemblyEndpoints(dataSource),
     ...roofReportEndpoints(dataSource, config),
     ...worksheetEndpoints(dataSource),

@@ -2,7 +2,9 @@ import type { Server } from "node:http";
 import { pino } from "pino";
 import { createApp, type Working } from "./app";
 import { type Config, readConfig } from "./config";
-import { alone, createDataSource } from "./database/dataSource";
+import { alone } from "./database/alone";
+import { createDataSource } from "./database/dataSource";
+import { toldOf } from "./database/failures";
 import { loadDemo } from "./demo/load";
 import { keepHouse } from "./housekeeping/keepHouse";
 import { startHeavyAnswers } from "./pool/heavyAnswers";
@@ -14,14 +16,20 @@ import { startMetrics } from "./watching/metrics";
 
 /** Requests under way get this long to finish once the server is told to stop. */
 const LAST_ANSWERS_MS = 5000;
+/** By then it ends, whatever does not let go: a database that went away meanwhile answers nothing any more. */
+const LAST_MS = 12_000;
+/** A sender who does not come to the end of their headers. How slowly a body may come is said where bodies are read. */
+const HEADERS_MS = 20_000;
 
 type Stopped = { readonly stop: () => Promise<void> };
 
 /** Small stand-ins for the services that no setting names. */
 async function withStandIns(config: Config): Promise<{ readonly config: Config; readonly standIns: Stopped[] }> {
-  const roofs = config.roofReports === undefined ? await startRoofReports() : undefined;
-  const suppliers = config.suppliers === undefined ? await forkStandIn("suppliersMain.js") : undefined;
-  const mail = config.mail.smtp === undefined ? await forkStandIn("mailMain.js") : undefined;
+  const [roofs, suppliers, mail] = await Promise.all([
+    config.roofReports === undefined ? startRoofReports() : undefined,
+    config.suppliers === undefined ? forkStandIn("suppliersMain.js") : undefined,
+    config.mail.smtp === undefined ? forkStandIn("mailMain.js") : undefined,
+  ]);
   return {
     standIns: [roofs, suppliers, mail].filter((each) => each !== undefined),
     config: {
@@ -44,6 +52,7 @@ async function main(): Promise<void> {
   const logger = pino({
     level: given.logLevel,
     redact: ["req.headers.cookie", 'req.headers["x-csrf-token"]', 'res.headers["set-cookie"]'],
+    serializers: { err: toldOf },
   });
   // Each request is by itself, and what is kept lies in the database: what was not foreseen in one ends nothing else.
   const notCaught = (error: unknown): void => {
@@ -67,12 +76,14 @@ async function main(): Promise<void> {
     metrics: startMetrics(heavy.figures),
   };
   working = running;
-  const house = keepHouse(dataSource, logger);
+  const house = keepHouse(dataSource, logger, running.services.pictures);
   const server: Server = createApp(dataSource, config, logger, running).listen(config.port, config.host, () => {
     const port = portOf(server, config);
     logger.info({ port }, "listening");
     process.send?.({ listening: port, letters: config.mail.page });
   });
+  server.headersTimeout = HEADERS_MS;
+  server.requestTimeout = 0;
   const close = async (): Promise<void> => {
     house.stop();
     await running.heavy.close();
@@ -90,6 +101,10 @@ async function main(): Promise<void> {
     server.close(() => void close());
     server.closeIdleConnections();
     setTimeout(() => server.closeAllConnections(), LAST_ANSWERS_MS).unref();
+    setTimeout(() => {
+      logger.warn("ended with something that did not let go");
+      process.exit(1);
+    }, LAST_MS).unref();
   };
   process.once("SIGTERM", stop);
   process.once("SIGINT", stop);

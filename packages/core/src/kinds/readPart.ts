@@ -27,10 +27,14 @@ function kindOfStored(stored: unknown): RecordKind<Part> | undefined {
   );
 }
 
+/** A word, a number or a list is no part of any program, of a newer one neither. */
 const unknownKind = (stored: unknown): Parsed<never> =>
+  isRecord(stored) ? ofUnknownKind(stored) : refused("no-part", "This is no part.");
+
+const ofUnknownKind = (stored: PlainRecord): Parsed<never> =>
   refused(
     "unknown-kind",
-    `There is no kind of part “${isRecord(stored) ? String(stored.kind) : "none"}” here.`,
+    `There is no kind of part “${typeof stored.kind === "string" ? stored.kind.slice(0, 80) : "none"}” here.`,
     "kind",
   );
 

@@ -129,6 +129,8 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly functions: readonly FunctionSignature[];
   /** The kind that its assemblies are written for, where that is another: walls by totals take those of drawn walls. */
   readonly assembliesFor?: string;
+  /** How large its record may be, as JSON, where it can be larger than `MOST_PART_BYTES`. */
+  readonly mostBytes?: number;
   /** The assembly that builds it; absent where nothing is laid out. */
   readonly slot?: Slot<P>;
   /** The part with everything on it as it is built: rough openings at their places. */
@@ -173,3 +175,6 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   /** The part with the ids of other parts that it names changed; absent where a kind names none. */
   readonly withReferences?: (part: P, renamed: (id: string) => string) => P;
 };
+
+/** How large a part's record may be, as JSON in UTF-8, unless its kind says more: names, choices, uses and texts in all. */
+export const MOST_PART_BYTES = 64 * 1024;

@@ -5,14 +5,16 @@ import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
 import { Reply } from "../http/reply";
-import { changedLetter } from "../mail/letters";
+import { noteEvent } from "../events/note";
+import { changedLetter, confirmAddressLetter } from "../mail/letters";
 import type { Services } from "../services";
 import { sessionEntity } from "../sessions/entity";
 import { sessionSchema } from "../sessions/routes";
-import { describeSession, endSessions } from "../sessions/store";
+import { describeSession, endDevices } from "../sessions/store";
 import { passwordResetEntity } from "./entity";
 import { passwordFieldSchema, personNameSchema } from "./newCompany";
 import { normalPassword, requirePassword } from "./passwordRules";
+import { CONFIRM_HOURS, keepUntilConfirmed } from "./toConfirm";
 
 const deviceSchema = z
   .object({
@@ -31,7 +33,12 @@ const passwordChangeSchema = z
   .meta({ id: "PasswordChange" });
 
 /** What somebody changes about themselves, whatever their role. */
-export const accountEndpoints = (dataSource: DataSource, { passwords, mailer }: Services): Endpoint[] => [
+export const accountEndpoints = (dataSource: DataSource, services: Services): Endpoint[] => [
+  ...ownEndpoints(dataSource, services),
+  ...deviceEndpoints(dataSource),
+];
+
+const ownEndpoints = (dataSource: DataSource, { passwords, mailer, links, inBackground }: Services): Endpoint[] => [
   endpoint({
     method: "patch",
     path: "/account",
@@ -40,9 +47,9 @@ export const accountEndpoints = (dataSource: DataSource, { passwords, mailer }: 
     status: 200,
     body: z.object({ name: personNameSchema }).meta({ id: "AccountChange" }),
     answer: sessionSchema,
-    handle: async ({ user, session, body }) => {
+    handle: async ({ user, session, needsSecondFactor, body }) => {
       await dataSource.getRepository(userEntity).update({ id: user.id }, { name: body.name });
-      return describeSession(dataSource, { user: { ...user, name: body.name }, session });
+      return describeSession(dataSource, { user: { ...user, name: body.name }, session, needsSecondFactor });
     },
   }),
   endpoint({
@@ -52,7 +59,7 @@ export const accountEndpoints = (dataSource: DataSource, { passwords, mailer }: 
     summary: "Change one's own password; all other sessions end",
     status: 204,
     body: passwordChangeSchema,
-    handle: async ({ user, session, body }) => {
+    handle: async ({ user, session, body, received }) => {
       if (!(await passwords.matches(user.passwordHash, normalPassword(body.password)))) {
         throw unfit([{ code: "wrong-password", path: "password", message: "This is not your password." }]);
       }
@@ -62,12 +69,32 @@ export const accountEndpoints = (dataSource: DataSource, { passwords, mailer }: 
       await inTransaction(dataSource, async (manager) => {
         await manager.getRepository(userEntity).update({ id: user.id }, { passwordHash });
         await manager.getRepository(passwordResetEntity).delete({ userId: user.id });
-        await endSessions(manager, user.id, session.id);
+        await endDevices(manager, user.id, session);
+        await noteEvent(manager, "password-changed", user, received);
       });
-      void mailer.send(changedLetter(user.email));
+      inBackground(mailer.send(changedLetter(user.email)));
       return new Reply(undefined);
     },
   }),
+  endpoint({
+    method: "post",
+    path: "/account/confirm-address",
+    access: "signed-in",
+    summary: "Send the letter that shows whether one's address reaches one",
+    status: 202,
+    answer: z.object({ sent: z.literal(true) }),
+    handle: async ({ user }) => {
+      if (!user.addressConfirmed) {
+        const token = await keepUntilConfirmed(dataSource, user.email, { kind: "address", userId: user.id });
+        const about = { link: links.confirm(token), hours: CONFIRM_HOURS };
+        inBackground(mailer.send(confirmAddressLetter(user.email, about)));
+      }
+      return { sent: true };
+    },
+  }),
+];
+
+const deviceEndpoints = (dataSource: DataSource): Endpoint[] => [
   endpoint({
     method: "get",
     path: "/account/sessions",
@@ -94,6 +121,7 @@ export const accountEndpoints = (dataSource: DataSource, { passwords, mailer }: 
     access: "signed-in",
     summary: "Sign one of one's own devices out",
     status: 204,
+    noted: { what: "signed-out-elsewhere" },
     handle: async ({ user, param }) => {
       const { affected } = await dataSource.getRepository(sessionEntity).delete({ id: param("id"), userId: user.id });
       if (!affected) throw notFound("device");

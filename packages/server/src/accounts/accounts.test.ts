@@ -37,6 +37,21 @@ async function letterTo(to: string, subject: RegExp) {
   throw new Error(`no letter to ${to}`);
 }
 const tokenIn = (text: string): string => /#([\w-]+)/.exec(text)?.[1] ?? "";
+/** Opens the link of the letter that asks whether an address reaches somebody. */
+async function confirmed(own: Agent, to: string) {
+  const token = tokenIn((await letterTo(to, /One step more/)).text);
+  const { body } = await own.post("/api/v1/confirm").send({ token }).expect(201);
+  return take(own, body.session) && body.session;
+}
+/** Somebody new of the demo's company, by an invitation's own letter. */
+async function invited(ros: Agent, person: { name: string; email: string; role: string }) {
+  await ros.post("/api/v1/invitations").send(person).expect(201);
+  const token = tokenIn((await letterTo(person.email, /asks you into/)).text);
+  const own = agent();
+  const accept = { token, name: person.name, password: WORDS };
+  const { body } = await own.post("/api/v1/invitation/accept").send(accept).expect(201);
+  return { own: take(own, body.session), session: body.session };
+}
 
 beforeAll(async () => {
   server = await startTestServer();
@@ -57,11 +72,13 @@ describe("a company of one's own", () => {
       .post("/api/v1/companies")
       .send({ ...ORLA, password: WORDS })
       .expect(201);
-    expect(answer.body).toMatchObject({
+    expect(answer.body).toEqual({ session: null });
+    expect(answer.headers["set-cookie"]).toBeUndefined();
+    await agent().post("/api/v1/session").send({ email: ORLA.email, password: WORDS }).expect(401);
+    expect(await confirmed(own, "orla@puddock.example")).toMatchObject({
       user: { email: "orla@puddock.example", role: "owner" },
       company: { name: "Puddock Builders", demo: false, profile: { currency: "EUR", timeZone: "Europe/Dublin" } },
     });
-    take(own, answer.body);
     expect((await own.get("/api/v1/jobs").expect(200)).body.items).toEqual([]);
     expect((await own.get("/api/v1/price-list").expect(200)).body.items.length).toBeGreaterThan(100);
     expect((await own.get("/api/v1/assemblies").expect(200)).body.items.length).toBeGreaterThan(20);
@@ -69,7 +86,6 @@ describe("a company of one's own", () => {
   });
 
   it.each([
-    ["an address that somebody has", { email: "ORLA@puddock.example" }, "email"],
     ["no address", { email: "orla" }, "email"],
     ["a password too short", { password: "short" }, "password"],
     ["a password of the company's name", { password: "Puddock Builders" }, "password"],
@@ -77,9 +93,10 @@ describe("a company of one's own", () => {
     ["a time zone that is none", { timeZone: "Moon/Back" }, "timeZone"],
     ["money that is none", { currency: "QQQ" }, "currency"],
   ])("is not begun with %s", async (_, wrong, path) => {
+    const email = `${path.toLowerCase()}@puddock.example`;
     const { body } = await agent()
       .post("/api/v1/companies")
-      .send({ ...ORLA, email: "new@puddock.example", password: WORDS, ...wrong })
+      .send({ ...ORLA, email, password: WORDS, ...wrong })
       .expect(422);
     expect(body.problems[0].path).toBe(path);
   });
@@ -109,7 +126,8 @@ describe("people", () => {
     expect(body).toMatchObject({ mailed: true, link: expect.stringContaining("https://porch.example/invitation#") });
     const letter = await letterTo(invite.email, /asks you into Fernhollow/);
     const token = tokenIn(letter.text);
-    expect(token).toBe(tokenIn(body.link));
+    // Who is handed the link has not shown that the address is theirs: the letter's own is another one.
+    expect(token).not.toBe(tokenIn(body.link));
     expect((await agent().post("/api/v1/invitation").send({ token }).expect(200)).body).toEqual({
       company: "Fernhollow Building",
       name: "Bram Teal",
@@ -155,15 +173,57 @@ describe("people", () => {
       .expect(422);
   });
 
+  it("come by a link that was handed over once they have answered a letter", async () => {
+    const ros = await signedInAs(ROS);
+    const invite = { name: "Hobby Falk", email: "hobby@fernhollow.example", role: "crew" };
+    const { body } = await ros.post("/api/v1/invitations").send(invite).expect(201);
+    const own = agent();
+    const accept = { token: tokenIn(body.link), name: "Hobby Falk", password: WORDS };
+    const answer = await own.post("/api/v1/invitation/accept").send(accept).expect(201);
+    expect(answer.body).toEqual({ session: null });
+    await own.get("/api/v1/jobs").expect(401);
+    expect((await confirmed(own, invite.email)).user).toMatchObject({ role: "crew", addressConfirmed: true });
+    await own.get("/api/v1/jobs").expect(200);
+    await agent().post("/api/v1/invitation").send({ token: accept.token }).expect(404);
+  });
+
   it("of another company are invited like anybody: whether they are anywhere is told to nobody but them", async () => {
     const ros = await signedInAs(ROS);
     const invite = { name: "Orla", email: "orla@puddock.example", role: "crew" };
     const { body } = await ros.post("/api/v1/invitations").send(invite).expect(201);
+    // Who invites has the link, and is answered as for an address that is nobody's.
     const accept = { token: tokenIn(body.link), name: "Orla", password: WORDS };
-    const refused = await agent().post("/api/v1/invitation/accept").send(accept).expect(422);
-    expect(refused.body.problems[0].code).toBe("email-taken");
-    // The link is not used up by it.
-    await agent().post("/api/v1/invitation").send({ token: accept.token }).expect(200);
+    const other = await ros.post("/api/v1/invitations").send({ ...invite, email: "free@puddock.example" });
+    const free = { ...accept, token: tokenIn(other.body.link) };
+    const [taken, open] = [
+      await agent().post("/api/v1/invitation/accept").send(accept).expect(201),
+      await agent().post("/api/v1/invitation/accept").send(free).expect(201),
+    ];
+    expect(taken.body).toEqual(open.body);
+    const { text } = await letterTo("orla@puddock.example", /on Wide Porch already/);
+    expect(text).toMatch(/You sign in with it already/);
+    // They themselves are told by the link of their own letter; it is not used up by it.
+    const token = tokenIn((await letterTo("orla@puddock.example", /asks you into/)).text);
+    for (let tries = 0; tries < 2; tries += 1) {
+      const refused = await agent()
+        .post("/api/v1/invitation/accept")
+        .send({ ...accept, token })
+        .expect(422);
+      expect(refused.body.problems[0].code).toBe("email-taken");
+    }
+  });
+
+  it("who begin a company are answered alike, whether their address is anybody's or not", async () => {
+    const begin = (email: string) =>
+      agent()
+        .post("/api/v1/companies")
+        .send({ ...ORLA, email, password: WORDS });
+    const [taken, free] = [await begin("ORLA@puddock.example"), await begin("free2@puddock.example")];
+    expect([taken.status, taken.body]).toEqual([free.status, free.body]);
+    await letterTo("free2@puddock.example", /One step more/);
+    expect(
+      (await letters()).items.filter(({ to, subject }) => to === "orla@puddock.example" && /already/.test(subject)),
+    ).toHaveLength(2);
   });
 
   it("are taken out with all their devices, and brought back; the only owner stays one", async () => {
@@ -214,16 +274,8 @@ describe("people", () => {
 
   it("whose data is taken out have no name, address or password left, and what they measured stays", async () => {
     const ros = await signedInAs(ROS);
-    const { body } = await ros
-      .post("/api/v1/invitations")
-      .send({ name: "Tansy Leaver", email: "tansy@fernhollow.example", role: "crew" })
-      .expect(201);
-    const own = agent();
-    const accepted = await own
-      .post("/api/v1/invitation/accept")
-      .send({ token: tokenIn(body.link), name: "Tansy Leaver", password: WORDS })
-      .expect(201);
-    const { id } = accepted.body.user;
+    const tansy = { name: "Tansy Leaver", email: "tansy@fernhollow.example", role: "crew" };
+    const { id } = (await invited(ros, tansy)).session.user;
     await ros.post(`/api/v1/people/${id}/erase`).expect(422);
     await ros.patch(`/api/v1/people/${id}`).send({ left: true }).expect(200);
     const erased = await ros.post(`/api/v1/people/${id}/erase`).expect(200);
@@ -232,6 +284,8 @@ describe("people", () => {
       await server.dataSource.query("SELECT * FROM user"),
       await server.dataSource.query("SELECT * FROM invitation"),
       await server.dataSource.query("SELECT * FROM command"),
+      await server.dataSource.query("SELECT * FROM event"),
+      await server.dataSource.query("SELECT * FROM entry_to_confirm"),
     ]);
     expect(everything).not.toMatch(/tansy/i);
     await agent()

@@ -5,7 +5,10 @@ import type { Role } from "../companies/entity";
 export type InvitationRow = {
   id: string;
   companyId: string;
+  /** Of the link that is handed over by whoever invites: it does not show that the address is anybody's. */
   tokenHash: string;
+  /** Of the link in the letter to the address: whoever has it reads the mail of that address. */
+  letterHash: string | null;
   email: string;
   name: string;
   role: Role;
@@ -20,6 +23,7 @@ export const invitationEntity = new EntitySchema<InvitationRow>({
     id: { type: "char", length: 36, primary: true },
     companyId: { type: "char", length: 36 },
     tokenHash: { type: "char", length: 64 },
+    letterHash: { type: "char", length: 64, nullable: true },
     email: { type: "varchar", length: 190 },
     name: { type: "varchar", length: 160 },
     role: { type: "varchar", length: 20 },

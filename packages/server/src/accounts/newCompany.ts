@@ -6,6 +6,7 @@ import { z } from "zod";
 import { insertStarters } from "../assemblies/store";
 import { companyEntity, type UserRow, userEntity } from "../companies/entity";
 import { priceItemEntity } from "../priceList/entity";
+import { newEmailSchema } from "./address";
 
 /** A line: it stands in the subjects of letters too. */
 const line = (): z.ZodString =>
@@ -16,12 +17,6 @@ const line = (): z.ZodString =>
 
 /** Somebody's name, as the others of the company read it. */
 export const personNameSchema = line().min(1, "A name is needed.").max(160);
-export const newEmailSchema = z
-  .string()
-  .trim()
-  .toLowerCase()
-  .max(190)
-  .pipe(z.email("An address for mail is needed: name@example.com."));
 export const passwordFieldSchema = z.string().max(1000);
 export const companyNameSchema = line().min(1, "The company needs a name.").max(160);
 
@@ -41,15 +36,17 @@ export type NewCompany = z.infer<typeof newCompanySchema>;
 /** A company with its first owner, and all that a new one starts with. Runs inside the caller's transaction. */
 export async function insertCompany(
   manager: EntityManager,
-  wanted: NewCompany,
+  wanted: Omit<NewCompany, "password">,
   passwordHash: string,
+  { addressConfirmed }: Pick<UserRow, "addressConfirmed">,
 ): Promise<UserRow> {
   const companyId = randomUUID();
   const { system, currency, timeZone } = wanted;
   const settings = { ...starterCompanySettings, profile: { ...plainProfile, system, currency, timeZone } };
   await manager.getRepository(companyEntity).insert({ id: companyId, name: wanted.companyName, settings, demo: false });
   const { name, email } = wanted;
-  const owner: UserRow = { id: randomUUID(), companyId, email, name, role: "owner", passwordHash, leftAt: null };
+  const id = randomUUID();
+  const owner: UserRow = { id, companyId, email, name, role: "owner", passwordHash, leftAt: null, addressConfirmed };
   await manager.getRepository(userEntity).insert(owner);
   const items = starterPriceList.map((item) => ({ companyId, code: item.code, revision: 1, data: item }));
   await manager.getRepository(priceItemEntity).insert(items);

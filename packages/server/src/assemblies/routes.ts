@@ -7,12 +7,11 @@ import {
 } from "@wide-porch/core/reckoning";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
-import { companyEntity, companyOf } from "../companies/entity";
+import { companyEntity, companyOf, lockCompany } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
-import { Reply } from "../http/reply";
 import { changeOnce } from "../jobs/commands";
 import { type AssemblyRow, assemblyEntity, type StandardRow, standardEntity } from "./entity";
 import { requireSound, resultsOf } from "./results";
@@ -58,6 +57,7 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "The company's assemblies, each in its newest version, and the versions that these build on",
     status: 200,
+    lane: "records",
     answer: z.object({ items: z.array(assemblyAnswerSchema), bases: z.array(assemblySchema) }),
     handle: async ({ user }) => {
       const items = (await newestOf(dataSource, assemblyEntity, user.companyId)).map(assemblyAnswer);
@@ -81,6 +81,7 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "One version of an assembly. It never changes: a device asks for it once",
     status: 200,
+    lane: "records",
     answer: assemblySchema,
     handle: async ({ user, param }) => {
       const version = Number(param("version"));
@@ -91,9 +92,7 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
           )
         : [];
       if (!found) throw notFound("version of an assembly");
-      // Crew and owners get it differently, and may share a browser.
-      const headers = { "Cache-Control": "private, max-age=31536000, immutable", Vary: "Cookie" };
-      return new Reply(shownTo(user.role, found), { headers });
+      return shownTo(user.role, found);
     },
   }),
   endpoint({
@@ -102,7 +101,8 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Save an assembly as its next version; jobs keep the version they have",
     status: 200,
-    heavy: true,
+    lane: "reckoning",
+    bodyOf: "record",
     body: z.object({ baseVersion, assembly: assemblySchema }).meta({ id: "AssemblyChange" }),
     answer: assemblyAnswerSchema,
     handle: async ({ user, param, body, received }) => {
@@ -136,6 +136,7 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "The company's house standards, each in its newest version",
     status: 200,
+    lane: "records",
     answer: z.object({ items: z.array(standardAnswerSchema), usual: usualSchema, tasks: z.array(taskNameSchema) }),
     handle: async ({ user }) => {
       const { settings } = await companyOf(dataSource, user.companyId);
@@ -152,6 +153,8 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Which house standard a new job starts with; null for none",
     status: 200,
+    // Its address is one of those that take a standard: its body comes as bytes with theirs.
+    bodyOf: "record",
     body: z.object({ id: usualSchema.shape.imperial }).meta({ id: "UsualStandard" }),
     answer: z.object({ usual: usualSchema }),
     handle: ({ user, param, body }) =>
@@ -160,7 +163,7 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
         if (!system.success) throw notFound("measuring system");
         const known = await newestStandard(manager, user.companyId, system.data, body.id);
         if (body.id !== null && !known) throw notFound("house standard");
-        const company = await companyOf(manager, user.companyId, { mode: "pessimistic_write" });
+        const company = await lockCompany(manager, user.companyId);
         const usualStandards = { ...company.settings.usualStandards, [system.data]: body.id };
         const settings = { ...company.settings, usualStandards };
         await manager.getRepository(companyEntity).save({ ...company, settings });
@@ -173,6 +176,8 @@ export const assemblyEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Save a house standard as its next version; jobs keep the version they have",
     status: 200,
+    lane: "records",
+    bodyOf: "record",
     body: z.object({ baseVersion, standard: houseStandardSchema }).meta({ id: "HouseStandardChange" }),
     answer: standardAnswerSchema,
     handle: async ({ user, param, body, received }) => {

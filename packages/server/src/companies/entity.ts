@@ -28,6 +28,8 @@ export type UserRow = {
   passwordHash: string;
   /** When they were taken out of the company; null for those who are in. */
   leftAt: Date | null;
+  /** Whether they have shown that letters to the address reach them: until then none with a link goes there. */
+  addressConfirmed: boolean;
 };
 
 export const userEntity = new EntitySchema<UserRow>({
@@ -35,14 +37,25 @@ export const userEntity = new EntitySchema<UserRow>({
   columns: {
     id: { type: "char", length: 36, primary: true },
     companyId: { type: "char", length: 36 },
-    email: { type: "varchar", length: 190, unique: true },
+    // Told apart by its bytes.
+    email: { type: "varchar", length: 190, unique: true, collation: "utf8mb4_nopad_bin" },
     name: { type: "varchar", length: 160 },
     role: { type: "varchar", length: 20 },
     passwordHash: { type: "varchar", length: 255 },
     leftAt: { type: "datetime", precision: 3, nullable: true },
+    addressConfirmed: { type: "boolean", default: true },
   },
 });
 
-/** A company by its id; locked until the transaction ends where it is to be changed. */
-export const companyOf = (source: DataSource | EntityManager, id: string, lock?: { mode: "pessimistic_write" }) =>
-  source.getRepository(companyEntity).findOneOrFail({ where: { id }, ...(lock ? { lock } : {}) });
+/** A company by its id. */
+export const companyOf = (source: DataSource | EntityManager, id: string): Promise<CompanyRow> =>
+  source.getRepository(companyEntity).findOneByOrFail({ id });
+
+/**
+ * A company locked until the transaction ends. Its row is written, not only read: of two servers over two nodes of a cluster, which do not
+ * see each other's locks, one is then refused as it commits, and does the same again.
+ */
+export async function lockCompany(manager: EntityManager, id: string): Promise<CompanyRow> {
+  await manager.query("UPDATE company SET changes = changes + 1 WHERE id = ?", [id]);
+  return companyOf(manager, id);
+}

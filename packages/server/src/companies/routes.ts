@@ -9,7 +9,7 @@ import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound } from "../http/problemDetails";
 import { Reply } from "../http/reply";
 import { MOST_PIXELS, notAPicture, readPicture } from "../photos/store";
-import { companyEntity, companyOf } from "./entity";
+import { companyEntity, companyOf, lockCompany } from "./entity";
 import { companyMarkEntity } from "./mark";
 
 /** A mark's picture is changed by itself. */
@@ -36,7 +36,7 @@ export const companyEndpoints = (dataSource: DataSource): Endpoint[] => {
   /** Locked meanwhile, so that two who change different things do not undo each other. */
   const changed = (companyId: string, { name, address, profile, mark }: Change) =>
     inTransaction(dataSource, async (manager) => {
-      const company = await companyOf(manager, companyId, { mode: "pessimistic_write" });
+      const company = await lockCompany(manager, companyId);
       const before = company.settings;
       const settings = {
         ...before,
@@ -66,6 +66,10 @@ export const companyEndpoints = (dataSource: DataSource): Endpoint[] => {
       access: "owner",
       summary: "Change what the company is; quotes that were issued stay as they are",
       status: 200,
+      noted: {
+        what: "company-changed",
+        about: ({ body }) => Object.keys(typeof body === "object" && body !== null ? body : {}).join(", "),
+      },
       body: changeSchema,
       answer: companySchema,
       handle: ({ user, body }) => changed(user.companyId, body),
@@ -77,7 +81,7 @@ export const companyEndpoints = (dataSource: DataSource): Endpoint[] => {
       summary:
         "The company's mark: a picture's bytes as the body, JPEG, PNG or WebP. Quotes that were issued keep theirs",
       status: 200,
-      heavy: true,
+      lane: "reckoning",
       bodyOf: "picture",
       answer: companySchema,
       handle: async ({ user, received }) => {
@@ -105,13 +109,13 @@ export const companyEndpoints = (dataSource: DataSource): Endpoint[] => {
       access: "signed-in",
       summary: "A mark. It never changes under its id",
       status: 200,
+      lane: "records",
       contentType: "image/png",
       handle: async ({ user, param }) => {
         const where = { id: param("id"), companyId: user.companyId };
         const mark = await dataSource.getRepository(companyMarkEntity).findOneBy(where);
         if (!mark) throw notFound("mark");
-        const headers = { "Cache-Control": "private, max-age=31536000, immutable" };
-        return new Reply(mark.bytes, { contentType: mark.contentType, headers });
+        return new Reply(mark.bytes, { contentType: mark.contentType });
       },
     }),
   ];

@@ -1,11 +1,12 @@
 import { PassThrough } from "node:stream";
 import type { DataSource } from "typeorm";
 import { ZipFile } from "yazl";
+import { z } from "zod";
 import { assemblyEntity, standardEntity } from "../assemblies/entity";
 import { type Endpoint, endpoint } from "../http/endpoint";
+import { notFound } from "../http/problemDetails";
 import type { Received } from "../http/received";
 import { Reply } from "../http/reply";
-import { jobEntity } from "../jobs/entity";
 import type { HeavyAnswers } from "../pool/heavyAnswers";
 import { priceItemEntity } from "../priceList/entity";
 import { companyOf, userEntity } from "./entity";
@@ -24,6 +25,30 @@ jobs/             each job whole: parts, photos, quotes that were issued. Each c
 
 const json = (value: unknown): Buffer => Buffer.from(JSON.stringify(value, null, 2));
 
+/** What is written of a company beside its jobs: a file each, made by a thread when it is its turn. */
+const RECORDS: Readonly<Record<string, (source: DataSource, companyId: string) => Promise<unknown>>> = {
+  company: async (source, companyId) => {
+    const { name, settings } = await companyOf(source, companyId);
+    return { name, settings };
+  },
+  people: async (source, companyId) => {
+    const people = await source.getRepository(userEntity).findBy({ companyId });
+    return people.map(({ name, email, role, leftAt }) => ({ name, email, role, leftAt }));
+  },
+  "price-list": async (source, companyId) => {
+    const items = await source.getRepository(priceItemEntity).find({ where: { companyId }, order: { code: "ASC" } });
+    return items.map(({ revision, data }) => ({ revision, item: data }));
+  },
+  assemblies: async (source, companyId) => {
+    const rows = await source.getRepository(assemblyEntity).findBy({ companyId });
+    return rows.map(({ data, retired }) => ({ assembly: data, retired }));
+  },
+  standards: async (source, companyId) => {
+    const rows = await source.getRepository(standardEntity).findBy({ companyId });
+    return rows.map(({ data, retired }) => ({ standard: data, retired }));
+  },
+};
+
 /** A file name that any system takes. */
 const plainName = (title: string): string =>
   title
@@ -33,46 +58,38 @@ const plainName = (title: string): string =>
     .replace(/\s+/g, "-")
     .slice(0, 60) || "job";
 
-/** Asks for a job's file as the person would; by the pool, so that this thread waits for none. */
-type JobFileOf = (jobId: string) => Promise<Uint8Array>;
+/** The bytes of another endpoint's answer, asked for as the person would; by the pool, so that this thread makes none. */
+type Ask = (path: string, params: Received["params"]) => Promise<Uint8Array>;
 
-async function addRecords(zip: ZipFile, dataSource: DataSource, companyId: string): Promise<void> {
-  const { name, settings } = await companyOf(dataSource, companyId);
-  const where = { companyId };
-  const people = await dataSource.getRepository(userEntity).findBy(where);
-  const items = await dataSource.getRepository(priceItemEntity).find({ where, order: { code: "ASC" } });
-  const assemblies = await dataSource.getRepository(assemblyEntity).findBy(where);
-  const standards = await dataSource.getRepository(standardEntity).findBy(where);
+/** Each is asked for when it is its turn, so that no more than one is in memory. One that cannot be read is said in its place. */
+function addLazily(zip: ZipFile, name: string, compress: boolean, ask: () => Promise<Uint8Array>): void {
+  zip.addReadStreamLazy(name, { compress }, (give) => {
+    const stream = new PassThrough();
+    ask()
+      .then((bytes) => stream.end(bytes))
+      .catch((error: unknown) => stream.end(`This could not be written: ${String(error)}`));
+    give(null, stream);
+  });
+}
+
+type Named = { readonly id: string; readonly title: string | null };
+
+async function addAll(zip: ZipFile, dataSource: DataSource, companyId: string, ask: Ask): Promise<void> {
   zip.addBuffer(Buffer.from(README), "README.txt");
-  zip.addBuffer(json({ name, settings }), "company.json");
-  const shown = people.map(({ name: own, email, role, leftAt }) => ({ name: own, email, role, leftAt }));
-  zip.addBuffer(json(shown), "people.json");
-  zip.addBuffer(json(items.map(({ revision, data }) => ({ revision, item: data }))), "price-list.json");
-  zip.addBuffer(json(assemblies.map(({ data, retired }) => ({ assembly: data, retired }))), "assemblies.json");
-  zip.addBuffer(json(standards.map(({ data, retired }) => ({ standard: data, retired }))), "standards.json");
-  for (const mark of await dataSource.getRepository(companyMarkEntity).findBy(where)) {
-    zip.addBuffer(mark.bytes, `marks/${mark.id}.png`, { compress: false });
+  for (const name of Object.keys(RECORDS)) {
+    addLazily(zip, `${name}.json`, true, () => ask("/company/file/:name", { name }));
+  }
+  const marks = await dataSource.getRepository(companyMarkEntity).find({ where: { companyId }, select: { id: true } });
+  for (const { id } of marks) addLazily(zip, `marks/${id}.png`, false, () => ask("/company/marks/:id", { id }));
+  const jobs: Named[] = await dataSource.query(
+    "SELECT id, JSON_VALUE(data, '$.title') AS title FROM job WHERE companyId = ? AND binnedAt IS NULL ORDER BY createdAt",
+    [companyId],
+  );
+  for (const [index, { id, title }] of jobs.entries()) {
+    const name = `jobs/${String(index + 1).padStart(4, "0")}-${plainName(title ?? "")}.json`;
+    addLazily(zip, name, true, () => ask("/jobs/:jobId/file", { jobId: id }));
   }
 }
-
-/** Each job is asked for when it is its turn, so that no more than one is in memory. One that cannot be read is said in its place. */
-async function addJobs(zip: ZipFile, dataSource: DataSource, companyId: string, jobFileOf: JobFileOf): Promise<void> {
-  const jobs = await dataSource
-    .getRepository(jobEntity)
-    .find({ where: { companyId }, select: { id: true, data: true }, order: { createdAt: "ASC" } });
-  for (const [index, { id, data }] of jobs.entries()) {
-    const name = `jobs/${String(index + 1).padStart(4, "0")}-${plainName(data.title)}`;
-    zip.addReadStreamLazy(`${name}.json`, {}, (give) => {
-      const stream = new PassThrough();
-      jobFileOf(id)
-        .then((bytes) => stream.end(bytes))
-        .catch((error: unknown) => stream.end(`This job could not be written: ${String(error)}`));
-      give(null, stream);
-    });
-  }
-}
-
-const JOB_FILE = { method: "get", path: "/jobs/:jobId/file" } as const;
 
 export const wholeCompanyEndpoints = (
   dataSource: DataSource,
@@ -85,20 +102,35 @@ export const wholeCompanyEndpoints = (
     summary: "All that the company has, as files in one ZIP",
     status: 200,
     contentType: "application/zip",
+    noted: { what: "company-exported" },
     handle: async ({ user, received }) => {
       const { answers, endpoints } = heavy();
-      const jobFile = endpoints.find(({ method, path }) => method === JOB_FILE.method && path === JOB_FILE.path);
-      if (!jobFile) throw new Error("wholeCompany: nothing writes a job's file");
-      const jobFileOf = async (jobId: string): Promise<Uint8Array> => {
-        const asked: Received = { ...received, params: { jobId }, query: {}, body: undefined };
-        return (await answers.answer(jobFile, asked)).bytes ?? new Uint8Array();
+      const ask: Ask = async (path, params) => {
+        const asked = endpoints.find((each) => each.method === "get" && each.path === path);
+        if (!asked) throw new Error(`wholeCompany: nothing answers ${path}`);
+        const { bytes } = await answers.answer(asked, { ...received, params, query: {}, body: undefined });
+        return bytes ?? new Uint8Array();
       };
       const zip = new ZipFile();
-      await addRecords(zip, dataSource, user.companyId);
-      await addJobs(zip, dataSource, user.companyId, jobFileOf);
+      await addAll(zip, dataSource, user.companyId, ask);
       zip.end();
       const headers = { "Content-Disposition": 'attachment; filename="company.zip"' };
       return new Reply(zip.outputStream, { contentType: "application/zip", headers });
+    },
+  }),
+  endpoint({
+    method: "get",
+    path: "/company/file/:name",
+    access: "owner",
+    summary: "One file of those in the company's ZIP: company, people, price-list, assemblies or standards",
+    status: 200,
+    lane: "reckoning",
+    answer: z.unknown(),
+    handle: async ({ user, param }) => {
+      const name = param("name");
+      const read = Object.hasOwn(RECORDS, name) ? RECORDS[name] : undefined;
+      if (!read) throw notFound("file");
+      return new Reply(json(await read(dataSource, user.companyId)), { contentType: "application/json" });
     },
   }),
 ];

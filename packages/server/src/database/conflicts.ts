@@ -1,6 +1,12 @@
 import { QueryFailedError } from "typeorm";
 
-const MET_ANOTHER: ReadonlySet<unknown> = new Set(["ER_DUP_ENTRY", "ER_LOCK_DEADLOCK", "ER_LOCK_WAIT_TIMEOUT"]);
+const MET_ANOTHER: ReadonlySet<unknown> = new Set([
+  "ER_DUP_ENTRY",
+  // Of a cluster as well: what another node committed first is found as one commits.
+  "ER_LOCK_DEADLOCK",
+  "ER_LOCK_WAIT_TIMEOUT",
+  "ER_ERROR_DURING_COMMIT",
+]);
 
 /**
  * Whether work failed because somebody did the same at the same moment. Done again it sees what they did: the earlier answer

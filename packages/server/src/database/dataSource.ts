@@ -1,23 +1,29 @@
+import { setTimeout as pause } from "node:timers/promises";
 import { DataSource, type EntityManager } from "typeorm";
 import { invitationEntity, passwordResetEntity } from "../accounts/entity";
+import { entryToConfirmEntity } from "../accounts/toConfirm";
 import { assemblyEntity, standardEntity } from "../assemblies/entity";
 import { companyEntity, userEntity } from "../companies/entity";
 import { companyMarkEntity } from "../companies/mark";
 import type { Config } from "../config";
+import { eventEntity } from "../events/entity";
 import { commandEntity, jobEntity } from "../jobs/entity";
 import { jobTotalEntity } from "../jobs/totals";
 import { partEntity, partVersionEntity } from "../parts/entity";
 import { photoEntity } from "../photos/entity";
 import { priceBatchEntity, priceItemEntity, priceItemVersionEntity } from "../priceList/entity";
 import { quoteCounterEntity, quoteEntity } from "../quotes/entity";
-import { sessionEntity, signInAttemptEntity } from "../sessions/entity";
+import { recoveryCodeEntity, secondFactorEntity } from "../secondFactor/entity";
+import { knownDeviceEntity, sessionEntity, signInAttemptEntity } from "../sessions/entity";
 import { Accounts1766800000000 } from "./accounts";
 import { Assemblies1764200000000 } from "./assemblies";
 import { ChangeNumbers1764600000000 } from "./changeNumbers";
+import { noteCluster } from "./alone";
 import { metAnother } from "./conflicts";
 import { DeckStarters1766400000000 } from "./deckStarters";
 import { FloorStarters1766000000000 } from "./floorStarters";
 import { GroundStarters1765000000000 } from "./groundStarters";
+import { Guarded1767000000000 } from "./guarded";
 import { Initial1764000000000 } from "./initial";
 import { JobPrices1764900000000 } from "./jobPrices";
 import { MasonryStarters1764500000000 } from "./masonryStarters";
@@ -32,7 +38,7 @@ import { SoundRecords1764400000000 } from "./soundRecords";
 const CONNECTIONS = 10;
 
 export function createDataSource({ database }: Pick<Config, "database">, connections = CONNECTIONS): DataSource {
-  return new DataSource({
+  const dataSource = new DataSource({
     type: "mariadb",
     poolSize: connections,
     host: database.host,
@@ -40,6 +46,7 @@ export function createDataSource({ database }: Pick<Config, "database">, connect
     username: database.user,
     password: database.password,
     database: database.name,
+    ...(database.tls ? { ssl: { ca: database.tls.ca, rejectUnauthorized: true, minVersion: "TLSv1.2" } } : {}),
     charset: "utf8mb4",
     timezone: "Z",
     synchronize: false,
@@ -59,14 +66,20 @@ export function createDataSource({ database }: Pick<Config, "database">, connect
       DeckStarters1766400000000,
       Accounts1766800000000,
       PhotoPlaces1766900000000,
+      Guarded1767000000000,
     ],
     entities: [
       companyEntity,
       companyMarkEntity,
       invitationEntity,
       passwordResetEntity,
+      entryToConfirmEntity,
       userEntity,
       sessionEntity,
+      knownDeviceEntity,
+      secondFactorEntity,
+      recoveryCodeEntity,
+      eventEntity,
       signInAttemptEntity,
       jobEntity,
       jobTotalEntity,
@@ -83,19 +96,8 @@ export function createDataSource({ database }: Pick<Config, "database">, connect
       standardEntity,
     ],
   });
-}
-
-/** Runs `work` while no other server on this database does the same: migrations and demo data happen once. */
-export async function alone<T>(dataSource: DataSource, name: string, work: () => Promise<T>): Promise<T> {
-  const runner = dataSource.createQueryRunner();
-  try {
-    const [row] = await runner.query("SELECT GET_LOCK(?, 60) AS got", [name]);
-    if (Number(row?.got) !== 1) throw new Error(`alone: another server has held "${name}" for a minute`);
-    return await work();
-  } finally {
-    await runner.query("SELECT RELEASE_LOCK(?)", [name]);
-    await runner.release();
-  }
+  if (database.cluster) noteCluster(dataSource);
+  return dataSource;
 }
 
 /**
@@ -111,8 +113,10 @@ export async function inTransaction<T>(
       return await dataSource.transaction("READ COMMITTED", work);
     } catch (error) {
       if (tries >= MOST_TRIES || !metAnother(error)) throw error;
+      // Two who meet again and again are pulled apart.
+      await pause(Math.random() * 10 * 2 ** tries);
     }
   }
 }
 
-const MOST_TRIES = 4;
+const MOST_TRIES = 8;

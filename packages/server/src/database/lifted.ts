@@ -18,11 +18,13 @@ export function liftedBy<T>(read: (stored: unknown) => Parsed<T>): ValueTransfor
   return {
     to: (value: unknown) => value,
     from: (stored: unknown) => {
-      if (typeof stored !== "object" || stored === null) return stored;
+      if (stored === null || stored === undefined) return stored;
       const found = read(stored);
       if (found.ok) return found.value;
-      notKnown.set(stored, found.problem.message);
-      return stored;
+      // A bare word or number, as nothing here ever stored: kept beside its own words, so that it is a record like any other unknown one.
+      const kept: object = typeof stored === "object" ? stored : { kind: "broken", stored };
+      notKnown.set(kept, found.problem.message);
+      return kept;
     },
   };
 }

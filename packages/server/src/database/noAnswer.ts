@@ -16,6 +16,8 @@ const NO_ANSWER: ReadonlySet<unknown> = new Set([
   "ER_NORMAL_SHUTDOWN",
   "ER_CON_COUNT_ERROR",
   "ER_CONNECTION_KILLED",
+  // A node of a cluster that has lost the others takes no commands until it is back with them.
+  "ER_UNKNOWN_COM_ERROR",
 ]);
 
 const WORDS =

@@ -1,16 +1,24 @@
 import type { z } from "zod";
 import type { Role, UserRow } from "../companies/entity";
+import type { EventKind } from "../events/entity";
 import type { SessionRow } from "../sessions/entity";
-import { HttpProblem, problemsOf, unfit } from "./problemDetails";
+import { HttpProblem, notFound, problemsOf, unfit } from "./problemDetails";
 import type { Received } from "./received";
 import { requireFewValues, textProblems } from "./wellFormed";
 
-export type SignedIn = { readonly user: UserRow; readonly session: SessionRow };
+export type SignedIn = {
+  readonly user: UserRow;
+  readonly session: SessionRow;
+  /** The company asks for a second factor, and the person has none yet: until then there is nothing but setting it up. */
+  readonly needsSecondFactor: boolean;
+};
 
 declare global {
   namespace Express {
     interface Request {
       signedIn?: SignedIn;
+      /** What the device is known by: the token of its own cookie. */
+      device?: string;
     }
   }
 }
@@ -28,7 +36,13 @@ export type Call<Body, Query> = {
 };
 
 /** How large a body may be, and whether it is passed on as bytes. */
-export type BodyOf = "json" | "large-json" | "picture" | "job-file";
+export type BodyOf = "json" | "record" | "large-json" | "picture" | "job-file";
+
+/** Which threads answer: those that reckon and decode, or those that read and write records that may be large. */
+export type Lane = "reckoning" | "records";
+
+/** What of a request goes into the company's log once it was done. */
+export type Noted = { readonly what: EventKind; readonly about?: (received: Received) => string };
 
 type Shared = {
   readonly method: "get" | "post" | "put" | "patch" | "delete";
@@ -39,8 +53,14 @@ type Shared = {
   /** What is answered; none for a file or an empty answer. */
   readonly answer?: z.ZodType;
   readonly contentType?: string;
-  /** Answered by a thread of the pool: what reckons, decodes, or reads much. */
-  readonly heavy?: true;
+  /** Answered by a thread of that lane: what reckons, decodes, or reads or writes much. The thread that listens answers the rest. */
+  readonly lane?: Lane;
+  /** The answer where it is small and found at once, by the thread that listens; undefined where the lane is to answer. */
+  readonly atOnce?: (received: Received, signedIn: SignedIn) => Promise<object | undefined>;
+  /** Written into the company's log once it is done. */
+  readonly noted?: Noted;
+  /** Asked by somebody who has yet to set up the second factor that their company asks for. */
+  readonly withoutSecondFactor?: true;
   /** Of another body than a record of JSON. */
   readonly bodyOf?: BodyOf;
   /** What the answer follows from, found cheaply: the same tag is the same answer. */
@@ -94,6 +114,20 @@ function bodyOf({ bodyOf: kind }: Pick<Shared, "bodyOf">, body: unknown): unknow
   }
 }
 
+/** Parameters that are words of people, as they typed them. */
+const WORDS: ReadonlySet<string> = new Set(["code", "name"]);
+const PLAIN_ID = /^[A-Za-z0-9._-]{1,120}$/;
+/** Ids that we make are UUIDs in small letters. */
+const OTHER_LETTERS = /^(?=.*[A-F])[0-9A-Fa-f-]{36}$/;
+const LONGEST_WORD = 200;
+
+/** An id is what it is by its bytes: in other letters that the database takes for the same it is nobody's. Throws 404. */
+function requirePlainIds(params: Readonly<Record<string, string>>): void {
+  const isPlain = ([name, value]: [string, string]) =>
+    WORDS.has(name) ? value.length <= LONGEST_WORD : PLAIN_ID.test(value) && !OTHER_LETTERS.test(value);
+  if (!Object.entries(params).every(isPlain)) throw notFound("record");
+}
+
 function callOf<Body, Query>(
   definition: Shared & { body?: z.ZodType<Body>; query?: z.ZodType<Query> },
   received: Received,
@@ -101,6 +135,7 @@ function callOf<Body, Query>(
   const body = bodyOf(definition, received.body);
   const problems = [...textProblems(body), ...textProblems(received.params), ...textProblems(received.query)];
   if (problems.length > 0) throw unfit(problems);
+  requirePlainIds(received.params);
   return {
     received,
     body: parse(definition.body, body),
@@ -109,9 +144,18 @@ function callOf<Body, Query>(
   };
 }
 
+const SECOND_FACTOR_FIRST = "Your company asks for a second factor. Set it up first.";
+
 /** Who is signed in, for an endpoint that asks for somebody. Throws 401, and 403 for a role that it is not for. */
-export function admitted(access: Access, signedIn: SignedIn | undefined): SignedIn {
+export function admitted(
+  { access, withoutSecondFactor }: Pick<Endpoint, "access" | "withoutSecondFactor">,
+  signedIn: SignedIn | undefined,
+): SignedIn {
   if (!signedIn) throw new HttpProblem(401);
+  if (signedIn.needsSecondFactor && !withoutSecondFactor) {
+    const problem = { code: "second-factor-first", path: "", message: SECOND_FACTOR_FIRST };
+    throw new HttpProblem(403, { detail: SECOND_FACTOR_FIRST, problems: [problem] });
+  }
   if (access === "sees-costs" && !seesCosts(signedIn.user.role)) {
     throw new HttpProblem(403, { detail: "Costs and quotes are not shown to crew." });
   }
@@ -129,7 +173,7 @@ export function publicEndpoint<Body = undefined, Query = undefined>(
 
 export function endpoint<Body = undefined, Query = undefined>(definition: SignedInDefinition<Body, Query>): Endpoint {
   const run = async (received: Received) => {
-    const signedIn = admitted(definition.access, received.signedIn);
+    const signedIn = admitted(definition, received.signedIn);
     return definition.handle({ ...callOf(definition, received), ...signedIn });
   };
   return { ...definition, run };

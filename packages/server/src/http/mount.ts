@@ -1,12 +1,16 @@
 import { pipeline } from "node:stream/promises";
 import type { RequestHandler, Response, Router } from "express";
 import { LRUCache } from "lru-cache";
+import type { DataSource } from "typeorm";
+import { noteEvent } from "../events/note";
 import type { HeavyAnswers } from "../pool/heavyAnswers";
-import { SESSION_COOKIE } from "../sessions/signedIn";
+import { cookieNames, DEVICE_DAYS } from "../sessions/cookies";
+import { DAY_MS } from "../sessions/store";
 import { admitted, type Endpoint } from "./endpoint";
 import { unfit } from "./problemDetails";
 import { type Received, receivedOf } from "./received";
 import { type Outgoing, outgoingOf } from "./reply";
+import { sendCounted } from "./sending";
 import { textProblems } from "./wellFormed";
 
 const MOST_BYTES = 64 * 1024 * 1024;
@@ -39,22 +43,37 @@ class Answers {
   }
 }
 
-export type Mounted = { readonly heavy: HeavyAnswers; readonly secureCookies: boolean; readonly build: string };
+export type Mounted = {
+  readonly dataSource: DataSource;
+  readonly heavy: HeavyAnswers;
+  readonly secureCookies: boolean;
+  readonly build: string;
+};
 
-async function send(response: Response, outgoing: Outgoing, secure: boolean): Promise<void> {
-  const { status, headers, bytes, stream, cookie } = outgoing;
-  if (cookie === null) response.clearCookie(SESSION_COOKIE, { path: "/" });
-  else if (cookie !== undefined) {
-    const { token, expires } = cookie;
-    response.cookie(SESSION_COOKIE, token, { httpOnly: true, sameSite: "strict", secure, expires, path: "/" });
+/** The session's cookie and that of the device, or their end. The device is known beyond the session: it lets nobody in. */
+function setCookies(response: Response, cookie: Outgoing["cookie"], secure: boolean): void {
+  if (cookie === undefined) return;
+  const names = cookieNames(secure);
+  const plain = { httpOnly: true, sameSite: "strict", secure, path: "/" } as const;
+  if (cookie === null) {
+    response.clearCookie(names.session, plain);
+    return;
   }
+  const { token, expires, device } = cookie;
+  response.cookie(names.session, token, { ...plain, expires });
+  response.cookie(names.device, device, { ...plain, expires: new Date(Date.now() + DEVICE_DAYS * DAY_MS) });
+}
+
+async function send(response: Response, outgoing: Outgoing, secure: boolean, company: string): Promise<void> {
+  const { status, headers, bytes, stream, cookie } = outgoing;
+  setCookies(response, cookie, secure);
   for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
   response.status(status);
   if (stream) {
     await pipeline(stream, response);
     return;
   }
-  response.end(bytes ?? NOTHING);
+  sendCounted(response, bytes ?? NOTHING, company);
 }
 
 /** A body that nobody reads stays here; one nested without end could not be handed over. Throws 422. */
@@ -66,30 +85,43 @@ function forAnotherThread({ body, bodyOf }: Endpoint, received: Received): Recei
 }
 
 /** Declarations as routes. */
-export function mount(router: Router, endpoints: readonly Endpoint[], { heavy, secureCookies, build }: Mounted): void {
+export function mount(router: Router, endpoints: readonly Endpoint[], mounted: Mounted): void {
+  const { dataSource, heavy, secureCookies, build } = mounted;
   const answers = new Answers();
 
-  async function worked(endpoint: Endpoint, received: Received): Promise<Outgoing> {
-    if (!endpoint.heavy) return outgoingOf(endpoint.status, await endpoint.run(received));
-    return heavy.answer(endpoint, forAnotherThread(endpoint, received));
+  async function worked(endpoint: Endpoint, received: Received, isWanted?: () => boolean): Promise<Outgoing> {
+    if (!endpoint.lane) return outgoingOf(endpoint.status, await endpoint.run(received));
+    const { signedIn } = received;
+    const atOnce = signedIn && (await endpoint.atOnce?.(received, signedIn));
+    if (atOnce !== undefined) return outgoingOf(endpoint.status, atOnce);
+    return heavy.answer(endpoint, forAnotherThread(endpoint, received), isWanted);
   }
 
-  async function answered(endpoint: Endpoint, received: Received): Promise<Outgoing> {
-    if (endpoint.access !== "public") admitted(endpoint.access, received.signedIn);
+  async function answered(endpoint: Endpoint, received: Received, isWanted: () => boolean): Promise<Outgoing> {
+    if (endpoint.access !== "public") admitted(endpoint, received.signedIn);
     const { signedIn } = received;
-    if (!endpoint.tag || !signedIn) return worked(endpoint, received);
+    if (!endpoint.tag || !signedIn) return worked(endpoint, received, isWanted);
     const tag = `"${build.slice(0, 12)}-${await endpoint.tag(received, signedIn)}"`;
-    const headers = { ETag: tag, "Cache-Control": "private, no-cache" };
-    if (received.ifNoneMatch === tag) return { status: 304, headers, bytes: undefined };
+    if (received.ifNoneMatch === tag) return { status: 304, headers: { ETag: tag }, bytes: undefined };
+    // Others may ask for the same and wait for it: it is worked out whoever goes away.
     const key = `${endpoint.method} ${endpoint.path} ${tag}`;
     const answer = await answers.of(key, () => worked(endpoint, received));
-    return { ...answer, headers: { ...answer.headers, ...headers } };
+    return { ...answer, headers: { ...answer.headers, ETag: tag } };
+  }
+
+  async function note({ noted }: Endpoint, received: Received): Promise<void> {
+    if (!noted || !received.signedIn) return;
+    await noteEvent(dataSource, noted.what, received.signedIn.user, received, noted.about?.(received) ?? "");
   }
 
   const handlerOf =
     (endpoint: Endpoint): RequestHandler =>
-    async (request, response) =>
-      send(response, await answered(endpoint, receivedOf(request)), secureCookies);
+    async (request, response) => {
+      const received = receivedOf(request);
+      const outgoing = await answered(endpoint, received, () => !response.destroyed);
+      await note(endpoint, received);
+      await send(response, outgoing, secureCookies, received.signedIn?.user.companyId ?? "");
+    };
 
   for (const endpoint of endpoints) router[endpoint.method](endpoint.path, handlerOf(endpoint));
 }

@@ -12,6 +12,10 @@ export type Received = {
   readonly commandId: string | undefined;
   /** What the device calls itself. */
   readonly userAgent: string;
+  /** The address of the network that it comes from. */
+  readonly place: string;
+  /** What the device is known by, where it was here before. */
+  readonly device: string | undefined;
   readonly signedIn: SignedIn | undefined;
 };
 
@@ -25,5 +29,7 @@ export const receivedOf = (request: Request): Received => ({
   ifNoneMatch: request.get("if-none-match"),
   commandId: request.get("idempotency-key"),
   userAgent: (request.get("user-agent") ?? "").slice(0, 300),
+  place: request.ip ?? "",
+  device: request.device,
   signedIn: request.signedIn,
 });

@@ -1,7 +1,7 @@
 import { Readable } from "node:stream";
 
-/** The session's cookie: a token to keep until a time, or null to be forgotten. */
-export type CookieChange = { readonly token: string; readonly expires: Date } | null;
+/** The session's cookie: a token to keep until a time, with what the device is known by; or null to be forgotten. */
+export type CookieChange = { readonly token: string; readonly expires: Date; readonly device: string } | null;
 
 /** An answer that is more than a record to be written as JSON: bytes, headers of its own, a cookie. */
 export class Reply {

@@ -19,6 +19,8 @@ import type { DataSource, EntityManager } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
 import type { UserRow } from "../companies/entity";
+import { requireQuota } from "../companies/usage";
+import type { Config } from "../config";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, unfit } from "../http/problemDetails";
@@ -30,7 +32,7 @@ import { insertJob } from "../jobs/routes";
 import { allPartsOf, jobOf } from "../jobs/store";
 import { insertParts, type NewPart } from "../parts/store";
 import { photoEntity } from "../photos/entity";
-import { bytesOf, keepPhoto, type Picture, readPicture } from "../photos/store";
+import { bytesOf, keepPhoto, type Picture, type Room, readPicture } from "../photos/store";
 import type { PictureStore } from "../pictures/pictureStore";
 import { quoteEntity } from "../quotes/entity";
 import type { Services } from "../services";
@@ -138,9 +140,10 @@ async function importJob(
   manager: EntityManager,
   { companyId, id: userId }: UserRow,
   read: FileRead,
-  store: PictureStore | undefined,
+  room: Room,
 ): Promise<JobRow> {
   const { file, photoIds, pictures } = read;
+  await requireQuota(manager, companyId, room.quotas, "jobs", 1);
   const renamed = (photos: readonly Photo[]) =>
     photos.map((photo) => ({ ...photo, id: photoIds.get(photo.id) ?? photo.id }));
   const parts = renameParts(file.parts, () => randomUUID()).map((part) => ({ ...part, photos: renamed(part.photos) }));
@@ -159,7 +162,7 @@ async function importJob(
   const unknown = read.unknownParts.map(({ stored }) => asItIs(stored));
   await insertParts(manager, row, [...known, ...unknown], author);
   for (const { id, picture } of pictures) {
-    await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture, store);
+    await keepPhoto(manager, { id, companyId, jobId: row.id, userId }, picture, room);
   }
   for (const [index, { issuedAt, document }] of file.quotes.entries()) {
     await manager.getRepository(quoteEntity).insert({
@@ -185,15 +188,20 @@ const withoutMark = (document: QuoteDocument): QuoteDocument => ({
   company: { ...document.company, mark: null },
 });
 
-export const jobFileEndpoints = (dataSource: DataSource, { pictures }: Services): Endpoint[] => [
+export const jobFileEndpoints = (
+  dataSource: DataSource,
+  { quotas }: Pick<Config, "quotas">,
+  { pictures }: Services,
+): Endpoint[] => [
   endpoint({
     method: "get",
     path: "/jobs/:jobId/file",
     access: "sees-costs",
     summary: "The whole job as one file",
     status: 200,
+    noted: { what: "job-exported", about: ({ params }) => params.jobId ?? "" },
     answer: jobFileSchema,
-    heavy: true,
+    lane: "reckoning",
     handle: async ({ user, param }) => {
       const file = await exportJob(dataSource, user.companyId, param("jobId"), pictures);
       return new Reply(file, { headers: { "Content-Disposition": 'attachment; filename="job.json"' } });
@@ -205,7 +213,7 @@ export const jobFileEndpoints = (dataSource: DataSource, { pictures }: Services)
     access: "sees-costs",
     summary: "Add a job from a file; a file that does not fit changes nothing and is told where it fails",
     status: 201,
-    heavy: true,
+    lane: "reckoning",
     bodyOf: "job-file",
     // Read by `readJobFile`, which brings older files up to date before it checks them.
     body: z.unknown(),
@@ -213,7 +221,7 @@ export const jobFileEndpoints = (dataSource: DataSource, { pictures }: Services)
     handle: async ({ user, body, received }) => {
       const read = await readFile(body);
       return changeOnce(dataSource, { user, received }, "bring-in-job", async (manager) =>
-        jobAnswer(await importJob(manager, user, read, pictures), user.role),
+        jobAnswer(await importJob(manager, user, read, { store: pictures, quotas }), user.role),
       );
     },
   }),

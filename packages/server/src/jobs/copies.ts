@@ -2,6 +2,8 @@ import { randomUUID } from "node:crypto";
 import { copyJob, newJobSchema } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
+import { requireQuota } from "../companies/usage";
+import type { Config } from "../config";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { insertParts } from "../parts/store";
 import { jobAnswer, jobAnswerSchema } from "./answers";
@@ -18,7 +20,7 @@ const copySchema = newJobSchema
   })
   .meta({ id: "CopyOfJob" });
 
-export const jobCopyEndpoints = (dataSource: DataSource): Endpoint[] => [
+export const jobCopyEndpoints = (dataSource: DataSource, { quotas }: Pick<Config, "quotas">): Endpoint[] => [
   endpoint({
     method: "post",
     path: "/jobs/:jobId/copies",
@@ -26,12 +28,13 @@ export const jobCopyEndpoints = (dataSource: DataSource): Endpoint[] => [
     summary:
       "A job as the start of another: all of its parts or some, at the prices of today; the first stays as it is",
     status: 201,
-    heavy: true,
+    lane: "reckoning",
     body: copySchema,
     answer: jobAnswerSchema,
     handle: ({ user, param, body, received }) =>
       changeOnce(dataSource, { user, received }, "copy-job", async (manager) => {
         const { companyId, id: userId } = user;
+        await requireQuota(manager, companyId, quotas, "jobs", 1);
         const from = await jobOf(manager, companyId, param("jobId"));
         const parts = (await partsOf(manager, companyId, from.id)).map((part) => part.data);
         const at = new Date();

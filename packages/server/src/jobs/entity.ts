@@ -11,6 +11,9 @@ export type JobRow = {
   data: Job;
   createdAt: Date;
   updatedAt: Date;
+  /** When it was deleted, and by whom; null for one that is there. It can be brought back for some weeks. */
+  binnedAt: Date | null;
+  binnedBy: string | null;
 };
 
 export const jobEntity = new EntitySchema<JobRow>({
@@ -23,6 +26,8 @@ export const jobEntity = new EntitySchema<JobRow>({
     data: { type: "json", transformer: liftedTo(jobRecord) },
     createdAt: { type: "datetime", precision: 3 },
     updatedAt: { type: "datetime", precision: 3 },
+    binnedAt: { type: "datetime", precision: 3, nullable: true },
+    binnedBy: { type: "char", length: 36, nullable: true },
   },
 });
 
@@ -52,7 +57,9 @@ export type CommandKind =
   | "make-item"
   | "change-item"
   | "take-prices"
-  | "undo-prices";
+  | "undo-prices"
+  | "bin-job"
+  | "restore-job";
 
 export const commandEntity = new EntitySchema<CommandRow>({
   name: "command",

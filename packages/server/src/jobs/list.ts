@@ -1,12 +1,13 @@
 import { JOB_SHELVES, JOB_STAGES } from "@wide-porch/core";
 import type { DataSource, SelectQueryBuilder } from "typeorm";
 import { z } from "zod";
+import type { Config } from "../config";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { priceStamp } from "../priceList/inForce";
 import { jobAnswer, jobAnswerSchema } from "./answers";
 import { type JobRow, jobEntity } from "./entity";
-import { type JobTotalRow, jobTotalEntity, KEPT } from "./totals";
+import { type JobTotalRow, jobTotalEntity, KEPT, shortBuild } from "./totals";
 
 const SORTS = ["changed", "title", "customer", "total", "margin"] as const;
 
@@ -26,6 +27,8 @@ const totalSchema = z.object({
   marginPercent: z.string(),
   /** Whether something changed since it was reckoned. */
   old: z.boolean(),
+  /** What an earlier build of the program made of it, where that was another sum. */
+  former: z.string().nullable(),
 });
 
 /** What a person types is no pattern: a percent sign is one. */
@@ -49,7 +52,8 @@ function asked(
   companyId: string,
   { find, shelf, stage }: Asked,
 ): SelectQueryBuilder<JobRow> {
-  query.where("job.companyId = :companyId", { companyId }).andWhere(`${SHELF} = :shelf`, { shelf });
+  query.where("job.companyId = :companyId", { companyId }).andWhere("job.binnedAt IS NULL");
+  query.andWhere(`${SHELF} = :shelf`, { shelf });
   if (stage !== undefined) query.andWhere(`${STAGE} = :stage`, { stage });
   for (const [index, word] of find.split(/\s+/).filter(Boolean).entries())
     query.andWhere(`${SEARCHED} COLLATE utf8mb4_unicode_ci LIKE :word${index}`, {
@@ -78,19 +82,24 @@ async function page(dataSource: DataSource, companyId: string, query: Asked) {
 /** One of a version that is not known here is nobody's to reckon. */
 const keepsPrices = (job: JobRow): boolean => isKnown(job) && job.data.prices.at !== null;
 
-const totalOf = (row: JobTotalRow, job: JobRow, stamp: string) => ({
-  total: row.total,
-  marginPercent: row.marginPercent,
-  old: row.changeNumber !== job.changeNumber || row.priceStamp !== (keepsPrices(job) ? KEPT : stamp),
-});
+function totalOf(row: JobTotalRow, job: JobRow, stamp: string, build: string) {
+  const isOfNow = row.changeNumber === job.changeNumber && row.priceStamp === (keepsPrices(job) ? KEPT : stamp);
+  return {
+    total: row.total,
+    marginPercent: row.marginPercent,
+    old: !isOfNow || row.build !== build,
+    former: isOfNow && row.build === build ? row.formerTotal : null,
+  };
+}
 
-export const jobListEndpoints = (dataSource: DataSource): Endpoint[] => [
+export const jobListEndpoints = (dataSource: DataSource, config: Pick<Config, "build">): Endpoint[] => [
   endpoint({
     method: "get",
     path: "/jobs",
     access: "signed-in",
     summary: "The company's jobs of one shelf, last changed first where nothing else is asked; with what each came to",
     status: 200,
+    lane: "records",
     query: pageSchema,
     answer: z.object({
       items: z.array(jobAnswerSchema.extend({ total: totalSchema.nullable() })),
@@ -115,7 +124,7 @@ export const jobListEndpoints = (dataSource: DataSource): Endpoint[] => [
         const row = byId.get(id);
         if (!row) return [];
         const own = totals.find(({ jobId }) => jobId === id);
-        return [{ ...jobAnswer(row, role), total: own ? totalOf(own, row, stamp) : null }];
+        return [{ ...jobAnswer(row, role), total: own ? totalOf(own, row, stamp, shortBuild(config.build)) : null }];
       });
       return { items, total, page: query.page, perPage: query.perPage };
     },

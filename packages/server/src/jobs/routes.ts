@@ -18,10 +18,12 @@ import { z } from "zod";
 import { shownTo } from "../assemblies/shownTo";
 import { libraryOf, newestStandard } from "../assemblies/store";
 import { companyOf, type UserRow } from "../companies/entity";
+import { requireQuota } from "../companies/usage";
+import type { Config } from "../config";
 import { inTransaction } from "../database/dataSource";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
-import { HttpProblem } from "../http/problemDetails";
+import { HttpProblem, unfit } from "../http/problemDetails";
 import { keptItems } from "../priceList/inForce";
 import { jobAnswer, jobAnswerSchema, partAnswer, partAnswerSchema } from "./answers";
 import { changeOnce, commandOf, once } from "./commands";
@@ -69,7 +71,16 @@ async function jobTag(dataSource: DataSource, { companyId, role }: UserRow, jobI
   return `${jobId}-${change}-${seesCosts(role) ? "whole" : "crew"}-${known}`;
 }
 
-export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
+/** More than any job's own record has: its pricing, what was typed, and the wording of its quote. */
+const MOST_JOB_BYTES = 1024 * 1024;
+
+function requireSize(job: Job): void {
+  if (Buffer.byteLength(JSON.stringify(job)) <= MOST_JOB_BYTES) return;
+  const message = "The job's own record has grown too large: more lines, texts and choices than one job can have.";
+  throw unfit([{ code: "too-large", path: "changes", message }]);
+}
+
+export const jobEndpoints = (dataSource: DataSource, { quotas }: Pick<Config, "quotas">): Endpoint[] => [
   endpoint({
     method: "post",
     path: "/jobs",
@@ -80,6 +91,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: jobAnswerSchema,
     handle: ({ user, body, received }) =>
       changeOnce(dataSource, { user, received }, "start-job", async (manager) => {
+        await requireQuota(manager, user.companyId, quotas, "jobs", 1);
         const { settings } = await companyOf(manager, user.companyId);
         const usual = await newestStandard(manager, user.companyId, body.system, settings.usualStandards[body.system]);
         const job = startJob(body, settings, usual, new Date().toISOString());
@@ -92,7 +104,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "A job with its parts",
     status: 200,
-    heavy: true,
+    lane: "records",
     tag: ({ params, query }, { user }) => jobTag(dataSource, user, params.jobId ?? "", query),
     query: z.object({ known: knownSchema }),
     answer: fullJobSchema,
@@ -122,6 +134,12 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     status: 200,
     query: sinceSchema,
     answer: jobChangesSchema,
+    lane: "records",
+    // Asked every few seconds by every device, and mostly answered by a number.
+    atOnce: async ({ params, query }, { user }) => {
+      const change = await changeNumberOf(dataSource, user.companyId, params.jobId ?? "");
+      return change === sinceSchema.safeParse(query).data?.since ? { change } : undefined;
+    },
     handle: async ({ user, param, query: { since, known } }) => {
       const { companyId } = user;
       const change = await changeNumberOf(dataSource, companyId, param("jobId"));
@@ -152,6 +170,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
       prices: jobSchema.shape.prices,
       kept: z.array(z.object({ revision: z.int(), item: priceItemSchema })),
     }),
+    lane: "records",
     handle: async ({ user, param }) => {
       const row = await jobOf(dataSource, user.companyId, param("jobId"));
       const kept = await keptItems(dataSource, user.companyId, row.data);
@@ -166,6 +185,8 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Change a job's own record; refused with the newer state when someone else changed it meanwhile",
     status: 200,
+    lane: "records",
+    bodyOf: "record",
     body: patchSchema,
     answer: jobAnswerSchema,
     handle: ({ user, param, body }) =>
@@ -175,6 +196,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
         return once(manager, command, async () => {
           if (row.revision !== body.baseRevision) throw new HttpProblem(409, { current: jobAnswer(row, user.role) });
           const data: Job = { ...row.data, ...body.changes };
+          requireSize(data);
           const changeNumber = row.changeNumber + 1;
           const changed: JobRow = { ...row, data, revision: row.revision + 1, changeNumber, updatedAt: new Date() };
           await manager.getRepository(jobEntity).save(changed);
@@ -188,7 +210,7 @@ export const jobEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "Every count line of the job with its working, and the order list without prices",
     status: 200,
-    heavy: true,
+    lane: "reckoning",
     tag: ({ params }, { user }) => priceTag(dataSource, user.companyId, params.jobId ?? ""),
     answer: z.object({ counts: z.array(z.unknown()), order: z.unknown() }),
     handle: async ({ user, param }) => {
@@ -227,6 +249,8 @@ export async function insertJob(
     data,
     createdAt: now,
     updatedAt: now,
+    binnedAt: null,
+    binnedBy: null,
   };
   await source.getRepository(jobEntity).insert(row);
   return row;

@@ -21,8 +21,18 @@ export async function lockJob(manager: EntityManager, companyId: string, jobId: 
   return requireKnown(row);
 }
 
+/** So long a deleted job can be brought back. */
+export const BIN_DAYS = 30;
+
+/** A job that was deleted is there for nobody until it is brought back. */
+function inBin(): HttpProblem {
+  const message = `This job was deleted. It can be restored from the bin of the list of jobs for ${BIN_DAYS} days.`;
+  return new HttpProblem(404, { detail: message, problems: [{ code: "job-deleted", path: "job", message }] });
+}
+
 function requireKnown(row: JobRow | null): JobRow {
   if (!row) throw notFound("job");
+  if (row.binnedAt) throw inBin();
   const why = whyNotKnown(row.data);
   if (why === undefined) return row;
   const message = `This job is kept as it is: ${why}`;
@@ -53,8 +63,10 @@ export async function nextChange(manager: EntityManager, companyId: string, jobI
 /** The number of the job's last change, without reading the job. Throws 404. */
 export async function changeNumberOf(source: Source, companyId: string, jobId: string): Promise<number> {
   const where = { id: jobId, companyId };
-  const row = await source.getRepository(jobEntity).findOne({ where, select: { id: true, changeNumber: true } });
+  const select = { id: true, changeNumber: true, binnedAt: true } as const;
+  const row = await source.getRepository(jobEntity).findOne({ where, select });
   if (!row) throw notFound("job");
+  if (row.binnedAt) throw inBin();
   return row.changeNumber;
 }
 
@@ -71,10 +83,11 @@ export async function changeAndPrices(
   companyId: string,
   jobId: string,
 ): Promise<{ readonly changeNumber: number; readonly keepsPrices: boolean }> {
-  const [row]: { changeNumber: number; at: string | null }[] = await source.query(
-    "SELECT changeNumber, JSON_VALUE(data, '$.prices.at') AS at FROM job WHERE id = ? AND companyId = ?",
+  const [row]: { changeNumber: number; at: string | null; binnedAt: Date | null }[] = await source.query(
+    "SELECT changeNumber, binnedAt, JSON_VALUE(data, '$.prices.at') AS at FROM job WHERE id = ? AND companyId = ?",
     [jobId, companyId],
   );
   if (!row) throw notFound("job");
+  if (row.binnedAt) throw inBin();
   return { changeNumber: row.changeNumber, keepsPrices: row.at !== null };
 }

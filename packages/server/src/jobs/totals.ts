@@ -8,7 +8,14 @@ export type JobTotalRow = {
   priceStamp: string;
   total: string;
   marginPercent: string;
+  /** The build of the program that reckoned it. */
+  build: string;
+  /** What an earlier build made of the same job at the same prices, where that was another sum. */
+  formerTotal: string | null;
 };
+
+/** A build's name, as far as it is kept. */
+export const shortBuild = (build: string): string => build.slice(0, 16);
 
 /** The stamp of a job that keeps its prices: what changes in the list is nothing to it. */
 export const KEPT = "kept";
@@ -22,5 +29,7 @@ export const jobTotalEntity = new EntitySchema<JobTotalRow>({
     priceStamp: { type: "varchar", length: 40 },
     total: { type: "decimal", precision: 16, scale: 2 },
     marginPercent: { type: "decimal", precision: 9, scale: 1 },
+    build: { type: "varchar", length: 16 },
+    formerTotal: { type: "decimal", precision: 16, scale: 2, nullable: true },
   },
 });

@@ -20,6 +20,8 @@ export function startMailer({ mail }: Pick<Config, "mail">, logger: Logger): Mai
     connectionTimeout: PATIENCE_MS,
     greetingTimeout: PATIENCE_MS,
     socketTimeout: PATIENCE_MS,
+    // Without TLS nothing is said to the server, not even who the letter is for.
+    requireTLS: mail.tlsOnly,
   });
   return {
     send: async ({ to, subject, text }) => {

@@ -1,5 +1,13 @@
-import { kindOf, type Library, type Part, partContext, partSchema, settlePart } from "@wide-porch/core";
-import type { DataSource } from "typeorm";
+import {
+  kindOf,
+  type Library,
+  MOST_PART_BYTES,
+  type Part,
+  partContext,
+  partSchema,
+  settlePart,
+} from "@wide-porch/core";
+import { type DataSource, LessThan } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
 import { userEntity } from "../companies/entity";
@@ -13,7 +21,7 @@ import { jobOf, lockJob } from "../jobs/store";
 import { partVersionEntity, VERSION_WAYS } from "./entity";
 import { findPart, insertPart, noteVersion, requireKnown, requireRevision, requireRoom, savePart } from "./store";
 
-const VERSIONS_SHOWN = 200;
+const VERSIONS_SHOWN = 50;
 const OLDEST_MS = 90 * 24 * 3_600_000;
 
 const commandFields = {
@@ -38,6 +46,8 @@ const asideSchema = z.object({ ...commandFields, part: partSchema }).meta({ id: 
 
 const versionSchema = z
   .object({
+    /** What older ones are asked for by. */
+    id: z.string(),
     revision: z.int(),
     how: z.enum(VERSION_WAYS),
     at: z.iso.datetime(),
@@ -45,6 +55,10 @@ const versionSchema = z
     part: partSchema,
   })
   .meta({ id: "PartVersion" });
+
+const historySchema = z.object({
+  before: z.coerce.number().int().min(1).max(Number.MAX_SAFE_INTEGER).optional(),
+});
 
 const madeAt = (ageMs: number): Date => new Date(Date.now() - Math.min(ageMs, OLDEST_MS));
 
@@ -56,12 +70,15 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
     summary:
       "Save a part; refused with the newer state when someone else changed it. Saving a binned part takes it out",
     status: 200,
+    lane: "records",
+    bodyOf: "record",
     body: putSchema,
     answer: partAnswerSchema,
     handle: ({ user, param, body }) =>
       inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = requireSameId(param("partId"), body.part);
+        requireSize(body.part);
         const author = { userId: user.id, at: madeAt(body.ageMs) };
         return once(manager, commandOf(user, "put-part", body.commandId, id), async () => {
           requireBuildable(body.part, job, await libraryOf(manager, user.companyId, job.data, [body.part]));
@@ -83,6 +100,7 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "Put a part in the bin; saving it again takes it out",
     status: 200,
+    lane: "records",
     body: binSchema,
     answer: partAnswerSchema,
     handle: ({ user, param, body }) =>
@@ -104,15 +122,21 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "signed-in",
     summary: "Keep a version that was not chosen in the part's history; the part itself stays as it is",
     status: 200,
+    lane: "records",
+    bodyOf: "record",
     body: asideSchema,
     answer: z.object({ kept: z.literal(true) }),
     handle: ({ user, param, body }) =>
       inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
         const id = requireSameId(param("partId"), body.part);
+        requireSize(body.part);
         return once(manager, commandOf(user, "set-aside", body.commandId, id), async () => {
           const row = await findPart(manager, user.companyId, job.id, id);
           if (!row) throw notFound("part");
+          requireKnown(row);
+          // What is kept can be gone back to: it is an entry like any other.
+          requireBuildable(body.part, job, await libraryOf(manager, user.companyId, job.data, [body.part]));
           await noteVersion(manager, row, "set-aside", body.part, { userId: user.id, at: madeAt(body.ageMs) });
           return { kept: true as const };
         });
@@ -122,31 +146,45 @@ export const partEndpoints = (dataSource: DataSource): Endpoint[] => [
     method: "get",
     path: "/jobs/:jobId/parts/:partId/history",
     access: "signed-in",
-    summary: "The latest versions of a part, newest first, with who made each and when",
+    summary:
+      "The latest versions of a part, newest first, with who made each and when; older ones after the last of a page",
     status: 200,
-    answer: z.object({ items: z.array(versionSchema) }),
-    handle: async ({ user, param }) => {
+    lane: "records",
+    query: historySchema,
+    answer: z.object({ items: z.array(versionSchema), more: z.boolean() }),
+    handle: async ({ user, param, query: { before } }) => {
       const { companyId } = user;
       const job = await jobOf(dataSource, companyId, param("jobId"));
+      const own = { companyId, jobId: job.id, partId: param("partId") };
       const versions = await dataSource.getRepository(partVersionEntity).find({
-        where: { companyId, jobId: job.id, partId: param("partId") },
+        where: { ...own, ...(before === undefined ? {} : { id: LessThan(String(before)) }) },
         order: { id: "DESC" },
-        take: VERSIONS_SHOWN,
+        take: VERSIONS_SHOWN + 1,
       });
-      if (versions.length === 0) throw notFound("part");
+      if (versions.length === 0 && before === undefined) throw notFound("part");
       const people = await dataSource.getRepository(userEntity).findBy({ companyId });
       const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? "Someone who has left";
-      const items = versions.map(({ revision, how, at, byUserId, data }) => ({
+      const items = versions.slice(0, VERSIONS_SHOWN).map(({ id, revision, how, at, byUserId, data }) => ({
+        id: String(id),
         revision,
         how,
         at: at.toISOString(),
         by: nameOf(byUserId),
         part: data,
       }));
-      return { items };
+      return { items, more: versions.length > VERSIONS_SHOWN };
     },
   }),
 ];
+
+/** All that is in it together: names of choices, uses and texts have limits of their own, and there may be many. */
+function requireSize(part: Part): void {
+  const most = kindOf(part).mostBytes ?? MOST_PART_BYTES;
+  const bytes = Buffer.byteLength(JSON.stringify(part));
+  if (bytes <= most) return;
+  const message = `A part's record is at most ${most / 1024} kB; this one has ${Math.ceil(bytes / 1024)}.`;
+  throw unfit([{ code: "too-large", path: "part", message }]);
+}
 
 function requireSameId(id: string, part: Part): string {
   if (part.id === id && z.uuid().safeParse(id).success) return id;

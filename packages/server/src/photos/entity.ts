@@ -11,6 +11,8 @@ export type PhotoRow = {
   heightPx: number;
   /** Null where they lie in a store of their own. */
   bytes: Buffer | null;
+  /** How much room it takes, wherever it lies. */
+  byteLength: number;
   createdAt: Date;
   createdBy: string;
 };
@@ -25,6 +27,7 @@ export const photoEntity = new EntitySchema<PhotoRow>({
     widthPx: { type: "int" },
     heightPx: { type: "int" },
     bytes: { type: "mediumblob", nullable: true },
+    byteLength: { type: "int" },
     createdAt: { type: "datetime", precision: 3 },
     createdBy: { type: "char", length: 36 },
   },

@@ -1,5 +1,6 @@
 import type { DataSource } from "typeorm";
 import { z } from "zod";
+import type { Config } from "../config";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound, unfit } from "../http/problemDetails";
@@ -14,7 +15,11 @@ function requireUuid(id: string): string {
   throw unfit([{ code: "id", path: "id", message: "A photo's id is a UUID." }]);
 }
 
-export const photoEndpoints = (dataSource: DataSource, { pictures }: Services): Endpoint[] => [
+export const photoEndpoints = (
+  dataSource: DataSource,
+  { quotas }: Pick<Config, "quotas">,
+  { pictures }: Services,
+): Endpoint[] => [
   endpoint({
     method: "put",
     path: "/jobs/:jobId/photos/:photoId",
@@ -22,7 +27,7 @@ export const photoEndpoints = (dataSource: DataSource, { pictures }: Services): 
     summary:
       "Keep a photo: the picture's bytes as the body, JPEG, PNG or WebP of at most 8 MB. Sent twice it is kept once",
     status: 200,
-    heavy: true,
+    lane: "reckoning",
     bodyOf: "picture",
     answer: z.object({ id: z.string(), widthPx: z.int(), heightPx: z.int() }),
     handle: async ({ user, param, received }) => {
@@ -30,7 +35,8 @@ export const photoEndpoints = (dataSource: DataSource, { pictures }: Services): 
       const picture = await readPicture(received.body);
       return inTransaction(dataSource, async (manager) => {
         const job = await lockJob(manager, user.companyId, param("jobId"));
-        await keepPhoto(manager, { id, companyId: user.companyId, jobId: job.id, userId: user.id }, picture, pictures);
+        const at = { id, companyId: user.companyId, jobId: job.id, userId: user.id };
+        await keepPhoto(manager, at, picture, { store: pictures, quotas });
         return { id, widthPx: picture.widthPx, heightPx: picture.heightPx };
       });
     },
@@ -41,6 +47,7 @@ export const photoEndpoints = (dataSource: DataSource, { pictures }: Services): 
     access: "signed-in",
     summary: "A photo. It never changes under its id",
     status: 200,
+    lane: "records",
     contentType: "image/jpeg",
     handle: async ({ user, param }) => {
       const { companyId } = user;
@@ -50,8 +57,7 @@ export const photoEndpoints = (dataSource: DataSource, { pictures }: Services): 
         .findOneBy({ id: param("photoId"), companyId, jobId: job.id });
       const bytes = photo && (await bytesOf(photo, pictures));
       if (!photo || !bytes) throw notFound("photo");
-      const headers = { "Cache-Control": "private, max-age=31536000, immutable" };
-      return new Reply(bytes, { contentType: photo.contentType, headers });
+      return new Reply(bytes, { contentType: photo.contentType });
     },
   }),
 ];

@@ -1,6 +1,9 @@
 import { LARGEST_PHOTO_BYTES, PHOTO_TYPES } from "@wide-porch/core";
 import sharp from "sharp";
+import type { Connection } from "mysql2";
 import type { EntityManager } from "typeorm";
+import { requireQuota } from "../companies/usage";
+import type { Quotas } from "../config";
 import { HttpProblem } from "../http/problemDetails";
 import type { PictureStore } from "../pictures/pictureStore";
 import { type PhotoRow, photoEntity } from "./entity";
@@ -52,12 +55,30 @@ export async function readPicture(sent: unknown): Promise<Picture> {
   return { contentType, widthPx: width, heightPx: height, bytes };
 }
 
-/** Keeps a picture under the device's id for it. Sent again, it is kept once. */
+/** Where pictures lie, and how much room there is for them. */
+export type Room = { readonly store: PictureStore | undefined; readonly quotas: Quotas };
+
+/**
+ * The bytes of one photo, into its row. As a statement with values of their own, not as text: as text they would be twice as many, and more than
+ * a database takes at once where a photo is as large as it may be.
+ */
+async function writeBytes(manager: EntityManager, id: string, bytes: Buffer): Promise<void> {
+  const runner = manager.queryRunner;
+  if (!runner) throw new Error(`writeBytes: photo ${id} is not written within a transaction`);
+  const connection: Connection = await runner.connect();
+  await new Promise<void>((done, fail) => {
+    connection.execute("UPDATE photo SET bytes = ? WHERE id = ?", [bytes, id], (error) =>
+      error ? fail(error) : done(),
+    );
+  });
+}
+
+/** Keeps a picture under the device's id for it. Sent again, it is kept once. Throws 422 where the company has no room for it. */
 export async function keepPhoto(
   manager: EntityManager,
   at: { readonly id: string; readonly companyId: string; readonly jobId: string; readonly userId: string },
   picture: Picture,
-  store: PictureStore | undefined,
+  { store, quotas }: Room,
 ): Promise<void> {
   const photos = manager.getRepository(photoEntity);
   const known = await photos.findOne({ where: { id: at.id }, select: { id: true, companyId: true, jobId: true } });
@@ -66,10 +87,14 @@ export async function keepPhoto(
   }
   if (known) return;
   const { id, companyId, jobId, userId: createdBy } = at;
+  const { bytes, ...shape } = picture;
+  const byteLength = bytes.length;
+  await requireQuota(manager, companyId, quotas, "photos", 1);
+  await requireQuota(manager, companyId, quotas, "photoBytes", byteLength);
   // Before its row: a row whose picture is not there would be a picture lost.
-  await store?.put(companyId, id, picture.bytes);
-  const bytes = store ? null : picture.bytes;
-  await photos.insert({ id, companyId, jobId, createdBy, createdAt: new Date(), ...picture, bytes });
+  await store?.put(companyId, id, bytes);
+  await photos.insert({ id, companyId, jobId, createdBy, createdAt: new Date(), ...shape, bytes: null, byteLength });
+  if (!store) await writeBytes(manager, id, bytes);
 }
 
 /** The bytes of a photo, wherever they lie. Undefined where the store has lost them. */

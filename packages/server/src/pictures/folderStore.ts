@@ -1,4 +1,4 @@
-import { mkdir, open, readFile, rename } from "node:fs/promises";
+import { mkdir, open, readFile, rename, rm } from "node:fs/promises";
 import { dirname, join } from "node:path";
 import type { PictureStore } from "./pictureStore";
 
@@ -36,4 +36,5 @@ export const folderStore = (folder: string): PictureStore => ({
       throw error;
     }
   },
+  remove: (companyId, id) => rm(placeOf(folder, companyId, id), { force: true }),
 });

@@ -42,5 +42,9 @@ export function objectStore({ address, accessKeyId, secretAccessKey, region }: O
       if (!answer.ok) throw noAnswer();
       return Buffer.from(await answer.arrayBuffer());
     },
+    remove: async (companyId, id) => {
+      const answer = await ask(at(companyId, id), { method: "DELETE" });
+      if (!answer.ok && answer.status !== 404) throw noAnswer();
+    },
   };
 }

@@ -8,6 +8,8 @@ export type PictureStore = {
   readonly put: (companyId: string, id: string, bytes: Uint8Array) => Promise<void>;
   /** Undefined where there is none. */
   readonly get: (companyId: string, id: string) => Promise<Buffer | undefined>;
+  /** One that is not there is gone already. */
+  readonly remove: (companyId: string, id: string) => Promise<void>;
 };
 
 /** Undefined for the database, which is what a company starts with: the bytes then lie beside the photo's row. */

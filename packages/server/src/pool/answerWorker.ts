@@ -3,6 +3,7 @@ import Piscina from "piscina";
 import type { DataSource } from "typeorm";
 import type { Config } from "../config";
 import { createDataSource } from "../database/dataSource";
+import { whyFailed } from "../database/failures";
 import { allEndpoints } from "../endpoints";
 import { type Endpoint, keyOf } from "../http/endpoint";
 import { toProblem } from "../http/problemDetails";
@@ -21,7 +22,7 @@ const endpoints = new Map(
     config,
     startServices(config, pino({ level: config.logLevel }), () => config.address ?? ""),
   )
-    .filter(({ heavy }) => heavy)
+    .filter(({ lane }) => lane !== undefined)
     .map((endpoint) => [keyOf(endpoint), endpoint]),
 );
 
@@ -52,7 +53,7 @@ async function answered({ key, received }: Task): Promise<Answered> {
   } catch (error) {
     const { details } = toProblem(error);
     if (details.status < 500) return { problem: details };
-    return { problem: details, why: error instanceof Error ? (error.stack ?? error.message) : String(error) };
+    return { problem: details, why: whyFailed(error) };
   }
 }
 

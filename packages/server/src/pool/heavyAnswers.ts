@@ -1,11 +1,12 @@
-import pLimit, { type Limit } from "p-limit";
+import type Piscina from "piscina";
 import type { Logger } from "pino";
 import type { Config } from "../config";
-import { type Endpoint, keyOf } from "../http/endpoint";
+import { type Endpoint, keyOf, type Lane } from "../http/endpoint";
 import { busy, HttpProblem, type ProblemDetails } from "../http/problemDetails";
 import type { Received } from "../http/received";
 import type { Outgoing } from "../http/reply";
 import type { PoolFigures } from "../watching/metrics";
+import { FairQueue, TooManyWait } from "./fairQueue";
 import { isFull, startPool, tookTooLong, tookTooMuch, usualThreads } from "./startPool";
 
 /** What a thread is asked: which endpoint, and the request. */
@@ -13,25 +14,25 @@ export type Task = { readonly key: string; readonly received: Received };
 /** What it says: the answer, or the problem with why it failed where that is our own fault. */
 export type Answered = { readonly outgoing: Outgoing } | { readonly problem: ProblemDetails; readonly why?: string };
 
-const LONGEST_MS = 30_000;
-/** A job's file of 200 MB is read whole. */
-const MOST_MEGABYTES = 1024;
-const MOST_WAITING = 200;
+/** What one piece of work may take, from the moment it is begun: how long it waited is nothing to it. */
+type Most = { readonly longestMs: number; readonly mostMegabytes: number };
+
+const LANES: Readonly<Record<Lane, Most>> = {
+  // A job's file of 200 MB is read whole.
+  reckoning: { longestMs: 30_000, mostMegabytes: 900 },
+  // A job of two thousand parts is read whole.
+  records: { longestMs: 20_000, mostMegabytes: 400 },
+};
+
+/** Pieces of one company's work that may wait in a lane. */
+const MOST_WAITING = 16;
 /** Bytes beyond this are handed over, not copied. */
 const HANDED_OVER = 64 * 1024;
+/** How long a piece takes before any has been seen. */
+const FIRST_GUESS_MS = 500;
 
 const tooMuch = (message: string): HttpProblem =>
   new HttpProblem(422, { detail: message, problems: [{ code: "too-much-work", path: "", message }] });
-
-function problemOf(error: unknown): unknown {
-  if (tookTooLong(error)) {
-    return tooMuch(`This takes longer than ${LONGEST_MS / 1000} seconds, and was ended. Split it into smaller ones.`);
-  }
-  if (tookTooMuch(error))
-    return tooMuch("This takes more memory than there is for one request, and was ended. Split it into smaller ones.");
-  if (isFull(error)) return busy();
-  return error;
-}
 
 /** The bytes of a body that can be given away whole. */
 function handedOver(body: unknown): ArrayBuffer[] {
@@ -40,73 +41,105 @@ function handedOver(body: unknown): ArrayBuffer[] {
   return buffer instanceof ArrayBuffer && buffer.byteLength === body.byteLength ? [buffer] : [];
 }
 
-/** No company has all the threads: another one's work always finds one free, or soon will. */
-class Shares {
-  private readonly limits = new Map<string, Limit>();
+const always = (): boolean => true;
 
-  constructor(private readonly most: number) {}
+/** Threads for one kind of work, and the rows in which companies wait for them. */
+class LaneOfThreads {
+  readonly pool: Piscina;
+  private readonly queue: FairQueue;
+  private usualMs = FIRST_GUESS_MS;
+  ended = 0;
 
-  waiting(): number {
-    return [...this.limits.values()].reduce((sum, { pendingCount }) => sum + pendingCount, 0);
+  constructor(
+    config: Config,
+    private readonly logger: Logger,
+    private readonly most: Most,
+  ) {
+    const threads = usualThreads();
+    const { mostMegabytes } = most;
+    const warm = config.warmThreads ? threads : 0;
+    const limits = { mostWaiting: threads, mostMegabytes, threads, warm };
+    this.pool = startPool("answerWorker.js", config, limits, logger);
+    this.queue = new FairQueue({ most: threads, mostOfOne: threads - 1, mostWaiting: MOST_WAITING });
   }
 
-  async run<T>(company: string, work: () => Promise<T>): Promise<T> {
-    const limit = this.limits.get(company) ?? pLimit(this.most);
-    this.limits.set(company, limit);
-    if (limit.pendingCount >= MOST_WAITING) throw busy();
+  waiting(): number {
+    return this.queue.waiting() + this.pool.queueSize;
+  }
+
+  async run(company: string, task: Task, isWanted: () => boolean): Promise<Answered | undefined> {
     try {
-      return await limit(work);
-    } finally {
-      if (limit.activeCount === 0 && limit.pendingCount === 0) this.limits.delete(company);
+      return await this.queue.run(company, () => this.work(task), isWanted);
+    } catch (error) {
+      if (!(error instanceof TooManyWait)) throw error;
+      const retryAfterS = Math.max(1, Math.ceil((error.waiting * this.usualMs) / 1000));
+      throw busy({ waiting: error.waiting, retryAfterS });
     }
+  }
+
+  private async work(task: Task): Promise<Answered> {
+    const from = performance.now();
+    const signal = AbortSignal.timeout(this.most.longestMs);
+    try {
+      return await this.pool.run(task, { signal, transferList: handedOver(task.received.body) });
+    } catch (error) {
+      this.ended += 1;
+      this.logger.warn({ err: error, asked: task.key }, "a piece of work was ended");
+      throw this.problemOf(error);
+    } finally {
+      this.usualMs += (performance.now() - from - this.usualMs) / 10;
+    }
+  }
+
+  private problemOf(error: unknown): unknown {
+    if (tookTooLong(error)) {
+      const seconds = this.most.longestMs / 1000;
+      return tooMuch(`This takes longer than ${seconds} seconds, and was ended. Split it into smaller ones.`);
+    }
+    if (tookTooMuch(error)) {
+      return tooMuch(
+        "This takes more memory than there is for one request, and was ended. Split it into smaller ones.",
+      );
+    }
+    return isFull(error) ? busy() : error;
   }
 }
 
 export type HeavyAnswers = {
-  /** Answers in a thread of the pool. Throws what the endpoint throws, 422 for what takes too long or too much, 503 where too much waits. */
-  readonly answer: (endpoint: Endpoint, received: Received) => Promise<Outgoing>;
+  /**
+   * Answers in a thread of the endpoint's lane, when it is the company's turn. Throws what the endpoint throws, 422 for what takes too long or
+   * too much, 503 where too much of the company's waits, with how much and when to come again. Not begun where nobody wants it by then.
+   */
+  readonly answer: (endpoint: Endpoint, received: Received, isWanted?: () => boolean) => Promise<Outgoing>;
   readonly figures: () => PoolFigures;
   readonly close: () => Promise<void>;
 };
 
-/** What one piece of work may take. */
-type Most = { readonly longestMs: number; readonly mostMegabytes: number };
-const USUAL: Most = { longestMs: LONGEST_MS, mostMegabytes: MOST_MEGABYTES };
+/** Whoever asked has gone: nobody reads what is said. */
+const gone = (): HttpProblem => new HttpProblem(408, { detail: "Nobody waits for this any more." });
 
 export function startHeavyAnswers(config: Config, logger: Logger, most: Partial<Most> = {}): HeavyAnswers {
-  const { longestMs, mostMegabytes } = { ...USUAL, ...most };
-  const threads = usualThreads();
-  const pool = startPool(
-    "answerWorker.js",
-    config,
-    {
-      mostWaiting: MOST_WAITING,
-      mostMegabytes,
-      threads,
-    },
-    logger,
-  );
-  const shares = new Shares(threads - 1);
-  let ended = 0;
-  const run = async (task: Task): Promise<Answered> => {
-    const signal = AbortSignal.timeout(longestMs);
-    try {
-      return await pool.run(task, { signal, transferList: handedOver(task.received.body) });
-    } catch (error) {
-      ended += 1;
-      logger.warn({ err: error, asked: task.key }, "a piece of work was ended");
-      throw problemOf(error);
-    }
-  };
+  const laneOf = (lane: Lane) => new LaneOfThreads(config, logger, { ...LANES[lane], ...most });
+  const lanes: Readonly<Record<Lane, LaneOfThreads>> = { reckoning: laneOf("reckoning"), records: laneOf("records") };
+  const all = Object.values(lanes);
+  const sum = (of: (lane: LaneOfThreads) => number): number => all.reduce((total, lane) => total + of(lane), 0);
   return {
-    answer: async (endpoint, received) => {
+    answer: async (endpoint, received, isWanted = always) => {
       const company = received.signedIn?.user.companyId ?? "";
-      const answered = await shares.run(company, () => run({ key: keyOf(endpoint), received }));
+      const lane = lanes[endpoint.lane ?? "reckoning"];
+      const answered = await lane.run(company, { key: keyOf(endpoint), received }, isWanted);
+      if (!answered) throw gone();
       if ("outgoing" in answered) return answered.outgoing;
       if (answered.why !== undefined) logger.error({ asked: keyOf(endpoint), why: answered.why }, "request failed");
       throw HttpProblem.of(answered.problem);
     },
-    figures: () => ({ waiting: pool.queueSize + shares.waiting(), threads: pool.threads.length, ended }),
-    close: () => pool.destroy(),
+    figures: () => ({
+      waiting: sum((lane) => lane.waiting()),
+      threads: sum(({ pool }) => pool.threads.length),
+      ended: sum(({ ended }) => ended),
+    }),
+    close: async () => {
+      await Promise.all(all.map(({ pool }) => pool.destroy()));
+    },
   };
 }

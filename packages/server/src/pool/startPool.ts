@@ -3,14 +3,13 @@ import type { Logger } from "pino";
 import Piscina from "piscina";
 import { builtScript } from "../builtScript";
 
-/** A thread that had nothing to do for so long is given up; the next work starts one. */
-const IDLE_MS = 300_000;
-
 type Limits = {
   /** Work that waits for a thread; beyond it work is refused, and can be sent again. */
   readonly mostWaiting: number;
   readonly mostMegabytes: number;
   readonly threads?: number;
+  /** Threads that are there before there is work, and stay. */
+  readonly warm?: number;
 };
 
 /** Two at the least, so that one long piece of work leaves a thread to the others. */
@@ -21,7 +20,7 @@ export function startPool(script: string, workerData: unknown, limits: Limits, l
   const pool = new Piscina({
     filename: builtScript(script),
     workerData,
-    minThreads: 0,
+    minThreads: limits.warm ?? 0,
     maxThreads: limits.threads ?? usualThreads(),
     idleTimeout: IDLE_MS,
     maxQueue: limits.mostWaiting,
@@ -32,6 +31,9 @@ export function startPool(script: string, workerData: unknown, limits: Limits, l
   pool.on("error", (error) => logger.warn({ err: error, script }, "a thread ended"));
   return pool;
 }
+
+/** A thread beyond the warm ones that had nothing to do for so long is given up; the next work starts one. */
+const IDLE_MS = 300_000;
 
 /** What an error says of itself; one of another thread is not always an Error of this one. */
 function saidBy(error: unknown, name: "code" | "message" | "name"): string {

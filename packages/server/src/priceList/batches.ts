@@ -3,6 +3,8 @@ import { type PriceItem, priceItemSchema } from "@wide-porch/core";
 import { type DataSource, type EntityManager, In } from "typeorm";
 import { z } from "zod";
 import { userEntity } from "../companies/entity";
+import { requireQuota } from "../companies/usage";
+import type { Config } from "../config";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
 import { changeOnce } from "../jobs/commands";
@@ -48,7 +50,7 @@ async function namesOf(source: DataSource | EntityManager, companyId: string): P
   return new Map(users.map(({ id, name }) => [id, name]));
 }
 
-export const priceBatchEndpoints = (dataSource: DataSource): Endpoint[] => [
+export const priceBatchEndpoints = (dataSource: DataSource, { quotas }: Pick<Config, "quotas">): Endpoint[] => [
   endpoint({
     method: "get",
     path: "/price-batches",
@@ -71,9 +73,10 @@ export const priceBatchEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Take items of a file or a supplier together: all of them, or none where one has changed meanwhile",
     status: 201,
-    heavy: true,
+    lane: "reckoning",
     bodyOf: "large-json",
     body: takeSchema,
+    noted: { what: "prices-taken" },
     answer: batchSchema,
     handle: ({ user, body, received }) =>
       changeOnce(dataSource, { user, received }, "take-prices", async (manager) => {
@@ -87,6 +90,8 @@ export const priceBatchEndpoints = (dataSource: DataSource): Endpoint[] => [
           itemCount: body.changes.length,
           undoneAt: null,
         };
+        const fresh = body.changes.filter(({ baseRevision }) => baseRevision === 0).length;
+        await requireQuota(manager, companyId, quotas, "items", fresh);
         await saveItems(manager, body.changes, { companyId, userId: user.id, batchId: batch.id, at: batch.at });
         await manager.getRepository(priceBatchEntity).insert(batch);
         return shown(batch, new Map([[user.id, user.name]]));
@@ -98,7 +103,8 @@ export const priceBatchEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Put items back to what they were before a batch; those changed since stay, and are named",
     status: 200,
-    heavy: true,
+    lane: "reckoning",
+    noted: { what: "prices-taken-back" },
     answer: z.object({ batch: batchSchema, left: z.array(z.string()) }),
     handle: ({ user, param, received }) =>
       changeOnce(dataSource, { user, received }, "undo-prices", async (manager) => {

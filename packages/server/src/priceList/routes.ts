@@ -2,6 +2,8 @@ import { priceItemSchema, withoutPrices } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { userEntity } from "../companies/entity";
+import { requireQuota } from "../companies/usage";
+import type { Config } from "../config";
 import { isKnown } from "../database/lifted";
 import { type Endpoint, endpoint, seesCosts } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
@@ -18,13 +20,14 @@ const versionSchema = z
   .meta({ id: "PriceItemVersion" });
 const MOST_VERSIONS = 200;
 
-export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
+export const priceListEndpoints = (dataSource: DataSource, { quotas }: Pick<Config, "quotas">): Endpoint[] => [
   endpoint({
     method: "get",
     path: "/price-list",
     access: "signed-in",
     summary: "The company's price list; crew get it without prices",
     status: 200,
+    lane: "records",
     answer: z.object({ at: z.iso.datetime(), items: z.array(answerSchema) }),
     handle: async ({ user }) => {
       // Before it is read: what changes meanwhile is later than this.
@@ -73,6 +76,7 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
     answer: answerSchema,
     handle: ({ user, body, received }) =>
       changeOnce(dataSource, { user, received }, "make-item", async (manager) => {
+        await requireQuota(manager, user.companyId, quotas, "items", 1);
         const saver = { companyId: user.companyId, userId: user.id, batchId: null, at: new Date() };
         await saveItems(manager, [{ baseRevision: 0, item: body.item }], saver);
         return { revision: 1, item: body.item };
@@ -84,6 +88,7 @@ export const priceListEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "What an item was, newest first",
     status: 200,
+    lane: "records",
     answer: z.object({ items: z.array(versionSchema) }),
     handle: async ({ user, param }) => {
       const { companyId } = user;

@@ -50,7 +50,7 @@ export const quoteInputEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "What an issued quote was made from, to be reckoned again and compared with",
     status: 200,
-    heavy: true,
+    lane: "reckoning",
     answer: inputsSchema,
     handle: async ({ user, param }) => {
       const { companyId } = user;

@@ -1,6 +1,6 @@
 import { quoteNumber } from "@wide-porch/core";
 import type { EntityManager } from "typeorm";
-import { companyOf } from "../companies/entity";
+import { lockCompany } from "../companies/entity";
 import { quoteCounterEntity, quoteEntity } from "./entity";
 
 /** Under which numbers are counted that go on over the years. */
@@ -11,7 +11,7 @@ const EVERY_YEAR = 0;
  * has already, from a file or from another form, is passed over.
  */
 export async function nextNumber(manager: EntityManager, companyId: string, date: string): Promise<string> {
-  const company = await companyOf(manager, companyId, { mode: "pessimistic_write" });
+  const company = await lockCompany(manager, companyId);
   const { numbering } = company.settings.profile;
   const year = Number(date.slice(0, 4));
   const counted = numbering.byYear ? year : EVERY_YEAR;

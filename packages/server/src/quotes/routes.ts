@@ -143,6 +143,7 @@ export const quoteEndpoints = (dataSource: DataSource, { pictures }: Services): 
     access: "sees-costs",
     summary: "The quotes issued for a job, newest first",
     status: 200,
+    lane: "records",
     answer: z.object({ items: z.array(quoteAnswerSchema) }),
     handle: async ({ user, param }) => {
       const job = await jobOf(dataSource, user.companyId, param("jobId"));
@@ -157,7 +158,8 @@ export const quoteEndpoints = (dataSource: DataSource, { pictures }: Services): 
     access: "sees-costs",
     summary: "Issue the job's quote as it stands; later changes to the job leave it as it is",
     status: 201,
-    heavy: true,
+    lane: "reckoning",
+    noted: { what: "quote-issued", about: ({ params }) => params.jobId ?? "" },
     body: issueSchema,
     answer: quoteAnswerSchema,
     handle: ({ user, param, body }) =>
@@ -175,7 +177,7 @@ export const quoteEndpoints = (dataSource: DataSource, { pictures }: Services): 
     summary: "The quote as it would be issued now",
     status: 200,
     query: dateSchema,
-    heavy: true,
+    lane: "reckoning",
     answer: quoteDocumentSchema,
     handle: async ({ user, param, query }) => {
       const issued = { number: DRAFT, date: query.date };
@@ -190,7 +192,7 @@ export const quoteEndpoints = (dataSource: DataSource, { pictures }: Services): 
     status: 200,
     query: dateSchema,
     contentType: "application/pdf",
-    heavy: true,
+    lane: "reckoning",
     handle: async ({ user, param, query }) => {
       const issued = { number: DRAFT, date: query.date };
       const { document } = await makeQuote(dataSource, user.companyId, param("jobId"), issued);
@@ -204,9 +206,10 @@ export const quoteEndpoints = (dataSource: DataSource, { pictures }: Services): 
     summary: "An issued quote as a PDF",
     status: 200,
     contentType: "application/pdf",
-    heavy: true,
+    lane: "reckoning",
     handle: async ({ user, param }) => {
-      const where = { companyId: user.companyId, jobId: param("jobId"), id: param("quoteId") };
+      const { id: jobId } = await jobOf(dataSource, user.companyId, param("jobId"));
+      const where = { companyId: user.companyId, jobId, id: param("quoteId") };
       const row = await dataSource.getRepository(quoteEntity).findOneBy(where);
       if (!row) throw notFound("quote");
       return quotePdfReply(row.document, await picturesOf(dataSource, user.companyId, row.document, pictures));

@@ -3,7 +3,6 @@ import type { AddressInfo } from "node:net";
 import { guessMatch, readReport } from "@wide-porch/core";
 import { readReportTable } from "@wide-porch/core/reckoning";
 import supertest from "supertest";
-import { createApp } from "../app";
 import { DEMO_PASSWORD } from "../demo/people";
 import { type StandIn, startRoofReports } from "../standIns/roofReports";
 import { type Agent, startTestServer, type TestServer } from "../testing/testServer";
@@ -14,7 +13,7 @@ let standIn: StandIn;
 let agent: Agent;
 
 async function agentAsking(roofReports: string | undefined): Promise<Agent> {
-  const app = createApp(server.dataSource, { ...server.config, roofReports }, server.logger, server);
+  const app = server.appWith({ roofReports });
   const own = supertest.agent(app);
   const answer = await own.post("/api/v1/session").send({ email: OWNER, password: DEMO_PASSWORD }).expect(201);
   own.set("x-csrf-token", answer.body.csrfToken);

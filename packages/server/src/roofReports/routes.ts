@@ -1,7 +1,7 @@
 import { MOST_REPORT_SHAPES, reportMatchSchema } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
-import { companyEntity, companyOf } from "../companies/entity";
+import { companyEntity, companyOf, lockCompany } from "../companies/entity";
 import type { Config } from "../config";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
@@ -65,6 +65,7 @@ export const roofReportEndpoints = (dataSource: DataSource, config: Pick<Config,
     access: "signed-in",
     summary: "One report of the measuring service, as it was sent",
     status: 200,
+    lane: "reckoning",
     query: z.object({ as: z.enum(["json", "csv"]).default("json") }),
     answer: z.object({ text: z.string() }),
     handle: async ({ param, query }) => ({
@@ -93,7 +94,7 @@ export const roofReportEndpoints = (dataSource: DataSource, config: Pick<Config,
     answer: columnsSchema,
     handle: ({ user, body }) =>
       inTransaction(dataSource, async (manager) => {
-        const company = await companyOf(manager, user.companyId, { mode: "pessimistic_write" });
+        const company = await lockCompany(manager, user.companyId);
         const others = Object.entries(company.settings.reportColumns).filter(([shape]) => shape !== body.shape);
         const kept = [...others, [body.shape, body.match] as const].slice(-MOST_REPORT_SHAPES);
         const reportColumns = Object.fromEntries(kept);

@@ -11,6 +11,8 @@ export type SessionRow = {
   seenAt: Date;
   /** What the device called itself when it signed in. */
   device: string;
+  /** The SHA-256 of what the device is known by; empty for sessions from before devices were known. */
+  deviceHash: string;
 };
 
 export const sessionEntity = new EntitySchema<SessionRow>({
@@ -23,6 +25,20 @@ export const sessionEntity = new EntitySchema<SessionRow>({
     createdAt: { type: "datetime" },
     seenAt: { type: "datetime" },
     device: { type: "varchar", length: 300 },
+    deviceHash: { type: "char", length: 64 },
+  },
+});
+
+/** A device that somebody has signed in on before. Its cookie outlives the session. */
+export type KnownDeviceRow = { userId: string; deviceHash: string; firstSeen: Date; seenAt: Date };
+
+export const knownDeviceEntity = new EntitySchema<KnownDeviceRow>({
+  name: "known_device",
+  columns: {
+    userId: { type: "char", length: 36, primary: true },
+    deviceHash: { type: "char", length: 64, primary: true },
+    firstSeen: { type: "datetime" },
+    seenAt: { type: "datetime" },
   },
 });
 

@@ -1,21 +1,28 @@
 import { companyProfileSchema } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
-import { normalPassword } from "../accounts/passwordRules";
-import { companyEntity, ROLES, type UserRow, userEntity } from "../companies/entity";
+import { emailSchema } from "../accounts/address";
+import { ROLES } from "../companies/entity";
 import type { Config } from "../config";
 import { DEMO_PASSWORD, DEMO_PEOPLE } from "../demo/people";
+import { noteEvent } from "../events/note";
 import { type Endpoint, publicEndpoint } from "../http/endpoint";
-import { HttpProblem } from "../http/problemDetails";
 import { Reply } from "../http/reply";
 import type { Services } from "../services";
 import { sessionEntity } from "./entity";
-import type { Passwords } from "./passwords";
-import { describeSession, startSession } from "./store";
+import { signIn } from "./signIn";
+import { describeSession } from "./store";
 
 export const sessionSchema = z
   .object({
-    user: z.object({ id: z.string(), name: z.string(), email: z.string(), role: z.enum(ROLES) }),
+    user: z.object({
+      id: z.string(),
+      name: z.string(),
+      email: z.string(),
+      role: z.enum(ROLES),
+      /** Whether letters to the address have been shown to reach the person. */
+      addressConfirmed: z.boolean(),
+    }),
     company: z.object({
       id: z.string(),
       name: z.string(),
@@ -25,50 +32,39 @@ export const sessionSchema = z
       profile: companyProfileSchema,
     }),
     csrfToken: z.string(),
+    /** What the person's entries are sealed with on their devices. */
+    deviceKey: z.string(),
+    /** The company asks for a second factor, and the person has none yet. */
+    needsSecondFactor: z.boolean(),
   })
   .meta({ id: "Session" });
 
-export const emailSchema = z.string().trim().toLowerCase().max(190);
+/** A code of the authenticator or for recovery, as it was typed. */
+export const codeSchema = z.string().max(40);
 
-const signInSchema = z.object({ email: emailSchema, password: z.string().min(1).max(1000) }).meta({ id: "SignIn" });
+const signInSchema = z
+  .object({ email: emailSchema, password: z.string().min(1).max(1000), code: codeSchema.optional() })
+  .meta({ id: "SignIn" });
 
 const demoPersonSchema = z.object({ name: z.string(), email: z.string(), role: z.enum(ROLES), password: z.string() });
 
-/** Whoever an address and a password go together for. People who left, and the demo's where there is none, are nobody. Throws 401. */
-async function personFor(
-  dataSource: DataSource,
-  passwords: Passwords,
-  { demo }: Pick<Config, "demo">,
-  { email, password }: z.infer<typeof signInSchema>,
-): Promise<UserRow> {
-  const user = await dataSource.getRepository(userEntity).findOneBy({ email });
-  const matches = await passwords.matches(user?.passwordHash || undefined, normalPassword(password));
-  const refused = new HttpProblem(401, { detail: "This address and password do not go together." });
-  if (!user || !matches || user.leftAt) throw refused;
-  if (demo) return user;
-  const isDemo = await dataSource.getRepository(companyEntity).existsBy({ id: user.companyId, demo: true });
-  if (isDemo) throw refused;
-  return user;
-}
+/** What the browser has of the company's in its own store of answers goes. */
+const NOTHING_LEFT = { "Clear-Site-Data": '"cache"' };
 
 export const sessionEndpoints = (
   dataSource: DataSource,
-  config: Pick<Config, "demo">,
-  { passwords }: Services,
+  config: Pick<Config, "demo" | "longestDays">,
+  services: Services,
 ): Endpoint[] => [
   publicEndpoint({
     method: "post",
     path: "/session",
     access: "public",
-    summary: "Sign in",
+    summary: "Sign in; 428 where a code of the second factor is to be sent with it",
     status: 201,
     body: signInSchema,
     answer: sessionSchema,
-    handle: async ({ body, received }) => {
-      const user = await personFor(dataSource, passwords, config, body);
-      const { signedIn, cookie } = await startSession(dataSource, user, received.userAgent);
-      return new Reply(await describeSession(dataSource, signedIn), { cookie });
-    },
+    handle: ({ body, received }) => signIn({ dataSource, config, services }, body, received),
   }),
   publicEndpoint({
     method: "get",
@@ -87,9 +83,13 @@ export const sessionEndpoints = (
     access: "public",
     summary: "Sign out",
     status: 204,
-    handle: async ({ received: { signedIn } }) => {
-      if (signedIn) await dataSource.getRepository(sessionEntity).delete({ id: signedIn.session.id });
-      return new Reply(undefined, { cookie: null });
+    handle: async ({ received }) => {
+      const { signedIn } = received;
+      if (signedIn) {
+        await dataSource.getRepository(sessionEntity).delete({ id: signedIn.session.id });
+        await noteEvent(dataSource, "signed-out", signedIn.user, received);
+      }
+      return new Reply(undefined, { cookie: null, headers: NOTHING_LEFT });
     },
   }),
   publicEndpoint({

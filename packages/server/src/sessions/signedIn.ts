@@ -1,49 +1,90 @@
 import { timingSafeEqual } from "node:crypto";
 import type { RequestHandler } from "express";
 import type { DataSource } from "typeorm";
-import { userEntity } from "../companies/entity";
+import type { UserRow } from "../companies/entity";
 import type { Config } from "../config";
 import type { SignedIn } from "../http/endpoint";
 import { HttpProblem } from "../http/problemDetails";
-import { sessionEntity } from "./entity";
+import { cookieNames } from "./cookies";
+import { type SessionRow, sessionEntity } from "./entity";
 import { DAY_MS } from "./store";
 import { hashToken } from "./tokens";
 
-export const SESSION_COOKIE = "wide_porch_session";
 const SAFE_METHODS = new Set(["GET", "HEAD", "OPTIONS"]);
+const HOUR_MS = 3_600_000;
 
-/** Finds who is signed in by the cookie; says nothing when nobody is. */
-export const readSession =
-  (dataSource: DataSource, config: Pick<Config, "idleDays">): RequestHandler =>
-  async (request, _response, next) => {
-    const token: unknown = request.cookies?.[SESSION_COOKIE];
-    const signedIn =
-      typeof token === "string" && token.length > 0 ? await sessionBy(dataSource, token, config) : undefined;
+export type Limits = Pick<Config, "idleDays" | "longestDays">;
+
+const textIn = (cookies: unknown, name: string): string | undefined => {
+  const value = typeof cookies === "object" && cookies !== null ? Reflect.get(cookies, name) : undefined;
+  return typeof value === "string" && value !== "" ? value : undefined;
+};
+
+/** Finds who is signed in by the cookie, and what the device is known by; says nothing when nobody is. */
+export function readSession(dataSource: DataSource, config: Limits & Pick<Config, "secureCookies">): RequestHandler {
+  const names = cookieNames(config.secureCookies);
+  return async (request, _response, next) => {
+    const token = textIn(request.cookies, names.session);
+    const device = textIn(request.cookies, names.device);
+    if (device !== undefined) request.device = device;
+    const signedIn = token === undefined ? undefined : await sessionBy(dataSource, token, config);
     if (signedIn) request.signedIn = signedIn;
     next();
   };
+}
 
 /** When a session was last used is known to within this. */
 const SEEN_EVERY_MS = 5 * 60_000;
 
-async function sessionBy(
-  dataSource: DataSource,
-  token: string,
-  { idleDays }: Pick<Config, "idleDays">,
-): Promise<SignedIn | undefined> {
+/** All that is asked of each request, in one look. */
+type Found = SessionRow &
+  Omit<UserRow, "id"> & {
+    idleHours: number | null;
+    longestDays: number | null;
+    secondFactorForAll: number;
+    secondFactor: number;
+  };
+
+const FIND = `SELECT session.*, user.companyId, user.email, user.name, user.role, user.passwordHash, user.leftAt, user.addressConfirmed,
+    company.idleHours, company.longestDays, company.secondFactorForAll,
+    EXISTS (SELECT 1 FROM second_factor WHERE second_factor.userId = user.id AND confirmedAt IS NOT NULL) AS secondFactor
+  FROM session JOIN user ON user.id = session.userId JOIN company ON company.id = user.companyId WHERE session.id = ?`;
+
+/** A company's own limits are never longer than the server's. */
+const isOver = (found: Found, now: number, { idleDays, longestDays }: Limits): boolean => {
+  const idleMs = Math.min(idleDays * DAY_MS, found.idleHours === null ? Infinity : found.idleHours * HOUR_MS);
+  const longestMs = Math.min(longestDays, found.longestDays ?? Infinity) * DAY_MS;
+  const isIdle = now - found.seenAt.getTime() > idleMs;
+  return found.expiresAt.getTime() <= now || isIdle || now - found.createdAt.getTime() > longestMs;
+};
+
+async function sessionBy(dataSource: DataSource, token: string, limits: Limits): Promise<SignedIn | undefined> {
+  const [found]: Found[] = await dataSource.query(FIND, [hashToken(token)]);
+  if (!found) return undefined;
   const sessions = dataSource.getRepository(sessionEntity);
-  const session = await sessions.findOneBy({ id: hashToken(token) });
-  if (!session) return undefined;
   const now = new Date();
-  const idleMs = now.getTime() - session.seenAt.getTime();
-  if (session.expiresAt <= now || idleMs > idleDays * DAY_MS) {
-    await sessions.delete({ id: session.id });
+  if (isOver(found, now.getTime(), limits)) {
+    await sessions.delete({ id: found.id });
     return undefined;
   }
-  const user = await dataSource.getRepository(userEntity).findOneBy({ id: session.userId });
-  if (!user || user.leftAt) return undefined;
-  if (idleMs > SEEN_EVERY_MS) await sessions.update({ id: session.id }, { seenAt: now });
-  return { user, session };
+  if (found.leftAt) return undefined;
+  if (now.getTime() - found.seenAt.getTime() > SEEN_EVERY_MS) await sessions.update({ id: found.id }, { seenAt: now });
+  const { id, userId, csrfToken, expiresAt, createdAt, seenAt, device, deviceHash, ...rest } = found;
+  const { companyId, email, name, role, passwordHash, leftAt, addressConfirmed } = rest;
+  return {
+    user: {
+      id: userId,
+      companyId,
+      email,
+      name,
+      role,
+      passwordHash,
+      leftAt,
+      addressConfirmed: Boolean(addressConfirmed),
+    },
+    session: { id, userId, csrfToken, expiresAt, createdAt, seenAt, device, deviceHash },
+    needsSecondFactor: Number(rest.secondFactorForAll) === 1 && Number(rest.secondFactor) === 0,
+  };
 }
 
 /** For what is costly even to read. */

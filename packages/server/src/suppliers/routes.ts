@@ -84,6 +84,7 @@ export const supplierEndpoints = (config: Asked): Endpoint[] => [
     access: "sees-costs",
     summary: "A supplier's prices as rows under headings, as a file would have them; nothing is taken by it",
     status: 200,
+    lane: "reckoning",
     answer: z.object({ columns: z.array(z.string()), rows: z.array(z.array(z.string())) }),
     handle: async ({ param }) => {
       const list = read(listSchema, await asked(config, "suppliers"));

@@ -3,7 +3,6 @@ import type { AddressInfo } from "node:net";
 import { guessPriceMatch, readPrices } from "@wide-porch/core";
 import { starterPriceList } from "@wide-porch/library";
 import supertest from "supertest";
-import { createApp } from "../app";
 import { DEMO_PASSWORD } from "../demo/people";
 import type { StandIn } from "../standIns/roofReports";
 import { type SupplierMode, startSuppliers } from "../standIns/suppliers";
@@ -14,7 +13,7 @@ let standIn: StandIn;
 let ros: Agent;
 
 async function agentAsking(suppliers: string | undefined, email = "ros@fernhollow.example"): Promise<Agent> {
-  const app = createApp(server.dataSource, { ...server.config, suppliers }, server.logger, server);
+  const app = server.appWith({ suppliers });
   const own = supertest.agent(app);
   const answer = await own.post("/api/v1/session").send({ email, password: DEMO_PASSWORD }).expect(201);
   own.set("x-csrf-token", answer.body.csrfToken);

@@ -3,6 +3,7 @@ import { hash } from "@node-rs/argon2";
 import { partContext, type StudWall, studWallKind } from "@wide-porch/core";
 import { library, starterCompanySettings, starterPriceList } from "@wide-porch/library";
 import { createConnection } from "mysql2/promise";
+import type { Express } from "express";
 import { type Logger, pino } from "pino";
 import supertest from "supertest";
 import type { DataSource } from "typeorm";
@@ -31,6 +32,8 @@ export type TestServer = {
   /** Somebody who was never here. */
   readonly stranger: () => Agent;
   readonly signedInAs: (email: string, password?: string) => Promise<Agent>;
+  /** The same over the same database with other settings, in its threads as well; stopped with it. */
+  readonly appWith: (change: Partial<Config>) => Express;
   readonly stop: () => Promise<void>;
 };
 
@@ -44,7 +47,13 @@ export async function onServer(config: Config, statement: string): Promise<void>
 /** The real app over a database of its own, with the demo company in it. */
 export async function startTestServer(): Promise<TestServer> {
   const name = `wide_porch_test_${randomUUID().slice(0, 8)}`;
-  const config = readConfig({ ...process.env, WIDE_PORCH_DB_NAME: name, WIDE_PORCH_DEMO: "1", LOG_LEVEL: "silent" });
+  const config = readConfig({
+    ...process.env,
+    WIDE_PORCH_DB_NAME: name,
+    WIDE_PORCH_DEMO: "1",
+    LOG_LEVEL: "silent",
+    WIDE_PORCH_WARM_THREADS: "0",
+  });
   await onServer(config, `CREATE DATABASE ${name}`);
   const dataSource = await createDataSource(config).initialize();
   await dataSource.runMigrations();
@@ -60,8 +69,15 @@ export async function startTestServer(): Promise<TestServer> {
     agent.set("x-csrf-token", answer.body.csrfToken);
     return agent;
   };
+  const others: HeavyAnswers[] = [];
+  const appWith = (change: Partial<Config>): Express => {
+    const changed = { ...config, ...change };
+    const own = startHeavyAnswers(changed, logger);
+    others.push(own);
+    return createApp(dataSource, changed, logger, { heavy: own, services, metrics });
+  };
   const stop = async () => {
-    await heavy.close();
+    for (const each of [heavy, ...others]) await each.close();
     await closeServices(services);
     await dataSource.destroy();
     await onServer(config, `DROP DATABASE ${name}`);
@@ -76,6 +92,7 @@ export async function startTestServer(): Promise<TestServer> {
     anonymous: supertest.agent(app),
     stranger: () => supertest.agent(app),
     signedInAs,
+    appWith,
     stop,
   };
 }
@@ -94,6 +111,7 @@ export async function addCompany(dataSource: DataSource, email: string, role: Ro
     role,
     passwordHash: await hash(DEMO_PASSWORD),
     leftAt: null,
+    addressConfirmed: true,
   };
   await dataSource.getRepository(userEntity).insert(person);
   const items = starterPriceList.map((item) => ({ companyId, code: item.code, revision: 1, data: item }));

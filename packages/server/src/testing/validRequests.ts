@@ -42,13 +42,14 @@ export async function validRequests(ask: AskAs): Promise<ReadonlyMap<string, Val
     fromWhere: "a file",
     changes: [{ baseRevision: 0, item: { ...item.item, code: `valid/${randomUUID().slice(0, 8)}` } }],
   });
+  const start = { title: "T", customerName: "C", site: "", system: "metric", currency: "GBP" };
+  const spare: Answer = await ask("POST", "/jobs", start);
   const layout = { name: "By part", keys: [], columns: [], sort: null };
   const token = "no-token-that-anybody-has";
   const words = "wet rope and shovel";
   const job = { jobId };
   const part = { ...job, partId: first.id };
   const own = { system: assembly.system, id: assembly.id };
-  const start = { title: "T", customerName: "C", site: "", system: "metric", currency: "GBP" };
   const command = { commandId: randomUUID(), ageMs: 0 };
   const company = { companyName: "Valid", name: "V", email: `${randomUUID()}@valid.example`, password: words };
 
@@ -58,6 +59,16 @@ export async function validRequests(ask: AskAs): Promise<ReadonlyMap<string, Val
     "post /forgotten": { params: {}, body: { email: "nobody@valid.example" } },
     "post /invitation": { params: {}, body: { token } },
     "post /invitation/accept": { params: {}, body: { token, name: "N", password: words } },
+    "post /confirm": { params: {}, body: { token } },
+    "post /account/second-factor": { params: {}, body: { password: "guess" } },
+    "post /account/second-factor/confirm": { params: {}, body: { code: "123456" } },
+    "post /account/second-factor/recovery-codes": { params: {}, body: { password: "guess" } },
+    "post /account/second-factor/off": { params: {}, body: { password: "guess", code: "123456" } },
+    "delete /people/:id/second-factor": { params: { id: other.id } },
+    "patch /company/safety": { params: {}, body: { idleHours: 300 } },
+    "get /company/file/:name": { params: { name: "people" } },
+    "post /jobs/:jobId/bin": { params: { jobId: spare.id }, body: { commandId: randomUUID() } },
+    "post /jobs/:jobId/restore": { params: { jobId: spare.id }, body: { commandId: randomUUID() } },
     "post /new-password": { params: {}, body: { token, password: words } },
     "patch /account": { params: {}, body: { name: "A name" } },
     "post /account/password": { params: {}, body: { password: "guess", next: words } },

@@ -22,7 +22,7 @@ async function databaseCheck(dataSource: DataSource): Promise<Check> {
 }
 
 /** So many pieces of work are waited for without anybody noticing. */
-const MANY_WAITING = 100;
+const MANY_WAITING = 500;
 
 /** Whether the server can do its work, and why not: 200, or 503. */
 export const healthPage =

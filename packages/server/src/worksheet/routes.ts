@@ -1,7 +1,7 @@
 import { MOST_LAYOUTS, worksheetLayoutSchema } from "@wide-porch/core";
 import type { DataSource } from "typeorm";
 import { z } from "zod";
-import { companyEntity, companyOf } from "../companies/entity";
+import { companyEntity, companyOf, lockCompany } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem } from "../http/problemDetails";
@@ -56,7 +56,7 @@ type Layouts = z.infer<typeof layoutsSchema>["layouts"];
 
 const changeLayouts = (dataSource: DataSource, companyId: string, change: (before: Layouts) => Layouts) =>
   inTransaction(dataSource, async (manager) => {
-    const company = await companyOf(manager, companyId, { mode: "pessimistic_write" });
+    const company = await lockCompany(manager, companyId);
     const worksheetLayouts = change(company.settings.worksheetLayouts);
     await manager
       .getRepository(companyEntity)

@@ -111,6 +111,8 @@ const NOTHING: QuantityValues = Object.fromEntries(ROOF_QUANTITIES.map(({ name }
 /** Roof timbers by plan length. */
 export const roofTimbersKind: PartKind<RoofTimbers> = {
   kind: "roof-timbers",
+  // Hundreds of rows as they were read off.
+  mostBytes: 256 * 1024,
   label: "Roof timbers",
   plural: "Roof timbers",
   order: 1,

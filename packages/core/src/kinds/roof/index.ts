@@ -56,6 +56,8 @@ const openPoints = (roof: Roof, context: PartContext): OpenPoint[] => [
 /** A pitched roof: an outline whose edges slope or stand. */
 export const roofKind: PartKind<Roof> = {
   kind: "roof",
+  // An outline of many edges, each with its own, and what is in its slopes.
+  mostBytes: 256 * 1024,
   label: "Roof",
   plural: "Roofs",
   order: 1,

@@ -23,6 +23,8 @@ export const roomKind: PartKind<Room, PlanDrawing> = {
   defaults: roomDefaults,
   measures: roomMeasures,
   order: 0,
+  // Two hundred runs, with an opening in most.
+  mostBytes: 256 * 1024,
   nameOfItem: (room, id) =>
     room.runs.some((run) => run.id === id)
       ? runName(room, id)
