@@ -10,9 +10,14 @@ import { LoadedPage } from "../src/components/LoadedPage";
 import { Pending } from "../src/components/Waiting";
 import { NewVersion } from "../src/device/NewVersion";
 import { openWithoutSignal } from "../src/device/serviceWorker";
+import { TurnNotice } from "../src/device/TurnNotice";
 import { wouldLose } from "../src/sync/outbox";
 import { outbox } from "../src/sync/outboxInstance";
 import { FONTS } from "../src/theme/fonts";
+
+const SecondFactorFirst = lazy(() =>
+  import("../src/account/SecondFactorFirst").then((page) => ({ default: page.SecondFactorFirst })),
+);
 
 /** Whoever is signed in does not see it. */
 const SignIn = lazy(() => import("../src/account/SignIn").then((page) => ({ default: page.SignIn })));
@@ -40,7 +45,7 @@ export default function Root() {
   );
 }
 
-const BY_LINK: ReadonlySet<string> = new Set(["/invitation", "/new-password"]);
+const BY_LINK: ReadonlySet<string> = new Set(["/invitation", "/new-password", "/confirm"]);
 
 /** Signed out, every address shows the sign-in page, and goes on to where it pointed afterwards. */
 function Gate() {
@@ -62,12 +67,20 @@ function Gate() {
       </LoadedPage>
     );
   }
+  if (session.data.needsSecondFactor) {
+    return (
+      <LoadedPage>
+        <SecondFactorFirst session={session.data} />
+      </LoadedPage>
+    );
+  }
   return (
     <>
       <Head>
         <title>{pathname.startsWith("/jobs/") ? "Job · Wide Porch" : "Wide Porch"}</title>
       </Head>
       <NewVersion />
+      <TurnNotice />
       <View className="min-h-0 flex-1">
         <Slot />
       </View>

@@ -19,10 +19,12 @@ import { useAttempt } from "../components/useAttempt";
 import { Pending } from "../components/Waiting";
 import { LogOut } from "../icons";
 import { outbox } from "../sync/outboxInstance";
+import { AddressNotice } from "./AddressNotice";
 import { deviceName } from "./deviceName";
 import { nameField, passwordField } from "./fields";
 import { NewPasswordEntry } from "./NewPasswordEntry";
 import { ROLE_WORDS } from "./roleWords";
+import { SecondFactor } from "./SecondFactor";
 import { useSending } from "./useSending";
 
 const DEVICES = "/account/sessions";
@@ -44,8 +46,10 @@ export function AccountScreen() {
           <Name session={session} />
           <Body>{`${user.email}, ${ROLE_WORDS[user.role]} at ${company.name}`}</Body>
         </View>
+        <AddressNotice session={session} />
         <Leaving />
         <Devices />
+        <SecondFactor />
         {company.demo ? (
           <Faint>The people of the demo keep the password that everybody knows.</Faint>
         ) : (

@@ -1,10 +1,11 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { CURRENCIES, newJobSchema } from "@wide-porch/core";
+import { useState } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { View } from "react-native";
 import { z } from "zod";
 import { ask } from "../api/client";
-import { sessionSchema } from "../api/records";
+import { maybeSessionSchema } from "../api/records";
 import { beginSession } from "../api/session";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
@@ -12,6 +13,7 @@ import { FailureNotice } from "../components/FailureNotice";
 import { FormEntry } from "../components/FormEntry";
 import { EntryPage } from "./EntryPage";
 import { EMAIL_KEYS, emailField, nameField, passwordField } from "./fields";
+import { LookAtMail } from "./LookAtMail";
 import { NewPasswordEntry } from "./NewPasswordEntry";
 import { SYSTEMS } from "./systems";
 import { useSending } from "./useSending";
@@ -27,18 +29,23 @@ const formSchema = z.object({
 
 const ownTimeZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || "UTC";
 
-type Props = { readonly first: boolean; readonly onBack: () => void };
+type Props = { readonly first: boolean; readonly letters: string | null; readonly onBack: () => void };
 
 /** A company with its owner. `first`: there is nobody here yet. */
-export function BeginCompany({ first, onBack }: Props) {
+export function BeginCompany({ first, letters, onBack }: Props) {
+  const [sentTo, setSentTo] = useState<string>();
   const form = useForm<z.infer<typeof formSchema>>({
     resolver: zodResolver(formSchema),
     defaultValues: { companyName: "", name: "", email: "", password: "", system: "imperial", currency: "USD" },
   });
   const { submit, failure, busy } = useSending(form, async (values) => {
-    await beginSession(await ask(sessionSchema, "POST", "/companies", { ...values, timeZone: ownTimeZone() }));
+    const body = { ...values, timeZone: ownTimeZone() };
+    const { session } = await ask(maybeSessionSchema, "POST", "/companies", body);
+    if (session) await beginSession(session);
+    else setSentTo(values.email);
   });
   const { control } = form;
+  if (sentTo !== undefined) return <LookAtMail title="Your own company" email={sentTo} letters={letters} />;
   return (
     <EntryPage
       title={first ? "Set up" : "Your own company"}

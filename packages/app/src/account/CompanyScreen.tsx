@@ -36,6 +36,7 @@ export function CompanyScreen() {
       >
         <View className="flex-row flex-wrap gap-x-5 gap-y-2">
           {isOwner(session) ? <PageLink href="/people" label="People" /> : null}
+          {isOwner(session) ? <PageLink href="/safety" label="Safety" /> : null}
           <PageLink href="/price-list" label="Price list" />
           <PageLink href="/assemblies" label="Assemblies" />
           <PageLink href="/standards" label="Standards" />

@@ -6,7 +6,7 @@ import { View } from "react-native";
 import useSWR from "swr";
 import { z } from "zod";
 import { ApiProblem, ask } from "../api/client";
-import { invitedSchema, sessionSchema } from "../api/records";
+import { invitedSchema, maybeSessionSchema, setUpSchema } from "../api/records";
 import { beginSession } from "../api/session";
 import { Button } from "../components/Button";
 import { FailureNotice } from "../components/FailureNotice";
@@ -15,6 +15,7 @@ import { Notice } from "../components/Notice";
 import { Pending } from "../components/Waiting";
 import { EntryPage } from "./EntryPage";
 import { nameField, passwordField } from "./fields";
+import { LookAtMail } from "./LookAtMail";
 import { linkToken } from "./linkToken";
 import { NewPasswordEntry } from "./NewPasswordEntry";
 import { ROLE_WORDS } from "./roleWords";
@@ -49,12 +50,22 @@ type Invited = z.infer<typeof invitedSchema> & { readonly token: string };
 
 function Accept({ token, company, name, email, role }: Invited) {
   const router = useRouter();
+  const [asked, setAsked] = useState(false);
+  const setUp = useSWR(asked ? "/set-up" : null, () => ask(setUpSchema, "GET", "/set-up"), {
+    shouldRetryOnError: false,
+  });
   const form = useForm({ resolver: zodResolver(formSchema), defaultValues: { name, password: "" } });
   const { submit, failure, busy } = useSending(form, async (values) => {
-    await beginSession(await ask(sessionSchema, "POST", "/invitation/accept", { token, ...values }));
+    const { session } = await ask(maybeSessionSchema, "POST", "/invitation/accept", { token, ...values });
+    if (!session) {
+      setAsked(true);
+      return;
+    }
+    await beginSession(session);
     router.replace("/jobs" as Href);
   });
   const { control } = form;
+  if (asked) return <LookAtMail title={company} email={email} letters={setUp.data?.letters ?? null} />;
   return (
     <EntryPage
       title={`Come into ${company}`}

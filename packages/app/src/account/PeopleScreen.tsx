@@ -95,7 +95,7 @@ const PersonRow = ({ person, own, onPress }: RowProps) => (
     className="min-h-14 justify-center border-b border-rule py-2 active:bg-pine-wash"
   >
     <Strong>{own ? `${person.name} (you)` : person.name}</Strong>
-    <Faint>{`${ROLE_WORDS[person.role]}, ${seenText(person)}`}</Faint>
+    <Faint>{`${ROLE_WORDS[person.role]}${person.secondFactor ? ", with a second factor" : ""}, ${seenText(person)}`}</Faint>
   </Pressable>
 );
 

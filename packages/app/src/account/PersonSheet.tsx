@@ -44,6 +44,7 @@ export function PersonSheet({ person, own, onClose }: Props) {
           onRole={(role) => change({ role })}
           onSignOut={() => void take(ask(peopleChangedSchema, "DELETE", `${at}/sessions`))}
           onOut={() => change({ left: true })}
+          onSecondFactor={() => void take(ask(peopleChangedSchema, "DELETE", `${at}/second-factor`))}
         />
       ) : (
         <Outside onBack={() => change({ left: false })} onErase={() => void take(erase())} />
@@ -67,9 +68,10 @@ type InsideProps = {
   readonly onRole: (role: Role) => void;
   readonly onSignOut: () => void;
   readonly onOut: () => void;
+  readonly onSecondFactor: () => void;
 };
 
-function Inside({ person, own, onRole, onSignOut, onOut }: InsideProps) {
+function Inside({ person, own, onRole, onSignOut, onOut, onSecondFactor }: InsideProps) {
   const [sure, setSure] = useState(false);
   return (
     <View className="gap-4">
@@ -87,6 +89,12 @@ function Inside({ person, own, onRole, onSignOut, onOut }: InsideProps) {
             : "For a lost phone: what it has not sent stays on it, and needs the password."}
         </Faint>
       </View>
+      {person.secondFactor && !own ? (
+        <View className="gap-1">
+          <Button label="Take their second factor out" kind="plain" onPress={onSecondFactor} />
+          <Faint>For a lost phone whose recovery codes are lost too. They are told by a letter.</Faint>
+        </View>
+      ) : null}
       {sure ? (
         <Notice title={`Take ${person.name} out?`}>
           <Body>

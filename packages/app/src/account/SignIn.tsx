@@ -13,6 +13,8 @@ import { FormEntry } from "../components/FormEntry";
 import { LoadedPage } from "../components/LoadedPage";
 import { Faint, Strong, Title } from "../components/Text";
 import { useAttempt } from "../components/useAttempt";
+import { CodeEntry } from "./CodeEntry";
+import { asksForCode } from "./codeAsked";
 import { EntryPage } from "./EntryPage";
 import { EMAIL_KEYS } from "./fields";
 import { LettersLink } from "./LettersLink";
@@ -27,6 +29,8 @@ const Forgotten = lazy(() => import("./Forgotten").then((page) => ({ default: pa
 const formSchema = z.object({
   email: z.string().trim().min(1, "Type your address."),
   password: z.string().min(1, "Type your password."),
+  /** Asked for once the password was right, of those who have a second factor. */
+  code: z.string().trim(),
 });
 
 type Way = "sign-in" | "begin" | "forgotten";
@@ -39,7 +43,7 @@ export function SignIn() {
   if (way === "begin" || setUp.data?.first) {
     return (
       <LoadedPage>
-        <BeginCompany first={setUp.data?.first ?? false} onBack={back} />
+        <BeginCompany first={setUp.data?.first ?? false} letters={setUp.data?.letters ?? null} onBack={back} />
       </LoadedPage>
     );
   }
@@ -66,8 +70,16 @@ export function SignIn() {
 }
 
 function PasswordForm({ onForgotten }: { onForgotten: () => void }) {
-  const form = useForm({ resolver: zodResolver(formSchema), defaultValues: { email: "", password: "" } });
-  const { submit, failure, busy } = useSending(form, ({ email, password }) => signIn(email, password));
+  const [needsCode, setNeedsCode] = useState(false);
+  const form = useForm({ resolver: zodResolver(formSchema), defaultValues: { email: "", password: "", code: "" } });
+  const { submit, failure, busy } = useSending(form, async ({ email, password, code }) => {
+    try {
+      await signIn(email, password, code);
+    } catch (error) {
+      if (needsCode || !asksForCode(error)) throw error;
+      setNeedsCode(true);
+    }
+  });
   const { control } = form;
   return (
     <View role="form" aria-label="Sign in" className="gap-4">
@@ -79,6 +91,7 @@ function PasswordForm({ onForgotten }: { onForgotten: () => void }) {
         more={{ secureTextEntry: true, autoComplete: "current-password" }}
         onEnter={submit}
       />
+      {needsCode ? <CodeEntry control={control} name="code" onEnter={submit} /> : null}
       <FailureNotice title="Not signed in" failure={failure} />
       <Button label={busy ? "Signing in" : "Sign in"} disabled={busy} onPress={submit} />
       <Button label="Forgotten?" kind="quiet" onPress={onForgotten} />

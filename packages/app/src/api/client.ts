@@ -2,6 +2,7 @@ import type { Problem } from "@wide-porch/core";
 import { z } from "zod";
 import { noteBuild } from "./build";
 import { noteServerTime } from "./clock";
+import { waitForTurn } from "./turn";
 
 const API = "/api/v1";
 
@@ -32,6 +33,17 @@ export class NoAnswer extends Error {
   }
 }
 
+/** The server has more to do than it can: nothing was done, and the same is asked again when it says. */
+export class Busy extends NoAnswer {
+  constructor(
+    message: string,
+    readonly retryAfterMs: number,
+  ) {
+    super();
+    this.message = message;
+  }
+}
+
 /** The server answered, but not what this program understands: it is newer, or the network put its own page in between. */
 export class NotUnderstood extends Error {
   constructor() {
@@ -54,7 +66,29 @@ async function problemFrom(response: Response): Promise<ApiProblem> {
   return new ApiProblem(response.status, detail ?? title, problems, current);
 }
 
-type Sent = { readonly body?: BodyInit; readonly contentType?: string; readonly commandId?: string };
+/** So often what the server is too busy for is asked again before somebody is told that it is. */
+const MOST_RETRIES = 8;
+const LONGEST_RETRY_MS = 30_000;
+
+/** Asks again when the server says; meanwhile it is said on screen that this waits, and behind how much. */
+async function whenThereIsRoom(ask: () => Promise<Response>): Promise<Response> {
+  for (let tries = 0; ; tries += 1) {
+    try {
+      return await ask();
+    } catch (error) {
+      if (!(error instanceof Busy) || tries >= MOST_RETRIES) throw error;
+      await waitForTurn(error.message, Math.min(LONGEST_RETRY_MS, error.retryAfterMs));
+    }
+  }
+}
+
+type Sent = {
+  readonly body?: BodyInit;
+  readonly contentType?: string;
+  readonly commandId?: string;
+  /** The tag of the answer that is known already: 304 where it is the same. */
+  readonly ifNoneMatch?: string | undefined;
+};
 /** `commandId`: the name of a change that counts once, however often it is sent. */
 export type Once = Pick<Sent, "commandId">;
 
@@ -67,7 +101,7 @@ export const renewTokenBy = (renew: () => Promise<boolean>): void => {
 /** The session's token is an old one where somebody signed in anew in another tab: it is asked for, and the same is sent once more. */
 async function request(method: string, path: string, sent: Sent = {}): Promise<Response> {
   try {
-    return await requestOnce(method, path, sent);
+    return await whenThereIsRoom(() => requestOnce(method, path, sent));
   } catch (error) {
     const isOld = error instanceof ApiProblem && error.problems.some(({ code }) => code === "old-token");
     if (!isOld || !(await renewToken?.())) throw error;
@@ -75,12 +109,24 @@ async function request(method: string, path: string, sent: Sent = {}): Promise<R
   }
 }
 
-async function requestOnce(method: string, path: string, { body, contentType, commandId }: Sent): Promise<Response> {
+const retryAfterMs = (response: Response): number =>
+  1000 * Math.max(1, Number(response.headers.get("retry-after")) || 2);
+
+/** The company asks for a second factor since: whoever shows the page is told of it. */
+let secondFactorAsked: (() => void) | undefined;
+export const onSecondFactorAsked = (tell: () => void): void => {
+  secondFactorAsked = tell;
+};
+
+async function requestOnce(method: string, path: string, sent: Sent): Promise<Response> {
+  const { body, contentType, commandId, ifNoneMatch } = sent;
   const headers: Record<string, string> = { accept: "application/json" };
+  if (ifNoneMatch) headers["if-none-match"] = ifNoneMatch;
   if (commandId) headers["idempotency-key"] = commandId;
   if (contentType) headers["content-type"] = contentType;
   if (method !== "GET") headers["x-csrf-token"] = csrfToken;
-  const init: RequestInit = { method, headers, credentials: "same-origin" };
+  // What is kept of answers is kept by the app itself, sealed: the browser keeps none.
+  const init: RequestInit = { method, headers, credentials: "same-origin", cache: "no-store" };
   if (body !== undefined) init.body = body;
   let response: Response;
   try {
@@ -90,10 +136,13 @@ async function requestOnce(method: string, path: string, { body, contentType, co
   }
   noteServerTime(response.headers.get("date"), Date.now());
   noteBuild(response.headers.get("wide-porch-build"));
+  if (response.ok || (response.status === 304 && ifNoneMatch !== undefined)) return response;
+  const problem = await problemFrom(response);
+  if (problem.problems.some(({ code }) => code === "busy")) throw new Busy(problem.message, retryAfterMs(response));
   // A gateway that finds nobody behind it is no answer of ours.
   if (response.status === 502 || response.status === 503 || response.status === 504) throw new NoAnswer();
-  if (!response.ok) throw await problemFrom(response);
-  return response;
+  if (problem.problems.some(({ code }) => code === "second-factor-first")) secondFactorAsked?.();
+  throw problem;
 }
 
 const json = (body: unknown): Sent =>
@@ -108,6 +157,15 @@ export async function ask<T>(
   more: Once = {},
 ): Promise<T> {
   return readAnswer(schema, await request(method, path, { ...json(body), ...more }));
+}
+
+/** An answer with its tag; undefined where it is still the one of the tag that is known. */
+export type Tagged<T> = { readonly answer: T; readonly tag: string | undefined } | undefined;
+
+export async function askTagged<T>(schema: z.ZodType<T>, path: string, known: string | undefined): Promise<Tagged<T>> {
+  const response = await request("GET", path, { ifNoneMatch: known });
+  if (response.status === 304) return undefined;
+  return { answer: await readAnswer(schema, response), tag: response.headers.get("etag") ?? undefined };
 }
 
 async function readAnswer<T>(schema: z.ZodType<T>, response: Response): Promise<T> {

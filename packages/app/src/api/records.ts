@@ -21,7 +21,13 @@ import { knownOf, recordOf } from "./tolerant";
 const roleSchema = z.enum(["owner", "estimator", "crew"]);
 
 export const sessionSchema = z.object({
-  user: z.object({ id: z.string(), name: z.string(), email: z.string(), role: roleSchema }),
+  user: z.object({
+    id: z.string(),
+    name: z.string(),
+    email: z.string(),
+    role: roleSchema,
+    addressConfirmed: z.boolean().default(true),
+  }),
   company: z.object({
     id: z.string(),
     name: z.string(),
@@ -31,8 +37,15 @@ export const sessionSchema = z.object({
     profile: companyProfileSchema.catch(plainProfile),
   }),
   csrfToken: z.string(),
+  /** What this person's entries are sealed with on the device; it is kept in no other way than as a key that cannot be read out. */
+  deviceKey: z.string().default(""),
+  /** The company asks for a second factor, and there is none yet. */
+  needsSecondFactor: z.boolean().default(false),
 });
 export type Session = z.infer<typeof sessionSchema>;
+
+/** A session where one is in; null where a letter is to be answered first. */
+export const maybeSessionSchema = z.object({ session: sessionSchema.nullable() });
 
 /** How one can come in: whether there is nobody yet, whether a company can be begun, where letters of the stand-in are read. */
 export const setUpSchema = z.object({ first: z.boolean(), open: z.boolean(), letters: z.string().nullable() });
@@ -48,6 +61,7 @@ export const personSchema = z.object({
   leftAt: z.string().nullable(),
   devices: z.number(),
   seenAt: z.string().nullable(),
+  secondFactor: z.boolean(),
 });
 export type Person = z.infer<typeof personSchema>;
 export const invitationSchema = z.object({
@@ -89,7 +103,12 @@ export const jobRecordSchema = z.object({
 export type JobRecord = z.infer<typeof jobRecordSchema>;
 
 /** What a job comes to, and how far the margin goes. */
-export const jobTotalSchema = z.object({ total: z.string(), marginPercent: z.string() });
+export const jobTotalSchema = z.object({
+  total: z.string(),
+  marginPercent: z.string(),
+  /** What it came to before an update of the program, at the same prices, where that was another sum. */
+  former: z.string().nullable().default(null),
+});
 const jobListItemSchema = jobRecordSchema.extend({
   /** As it was last reckoned; null where nobody has, and for crew. */
   total: jobTotalSchema.extend({ old: z.boolean() }).nullable().default(null),
@@ -262,8 +281,10 @@ export const quoteInputsSchema = z.object({
 export const quoteListSchema = z.object({ items: knownOf(quoteRecordSchema) });
 
 export const partHistorySchema = z.object({
+  more: z.boolean().default(false),
   items: knownOf(
     z.object({
+      id: z.string().default(""),
       revision: z.number(),
       how: z.enum(["saved", "binned", "set-aside"]),
       at: z.string(),
@@ -273,3 +294,49 @@ export const partHistorySchema = z.object({
   ),
 });
 export type PartVersion = z.infer<typeof partHistorySchema>["items"][number];
+
+/** Jobs that were deleted and can be had back for some weeks. */
+export const deletedJobsSchema = z.object({
+  items: z.array(
+    z.object({
+      id: z.string(),
+      title: z.string(),
+      customerName: z.string(),
+      binnedAt: z.string(),
+      by: z.string(),
+      goneAt: z.string(),
+    }),
+  ),
+});
+export type DeletedJob = z.infer<typeof deletedJobsSchema>["items"][number];
+
+export const secondFactorSchema = z.object({ on: z.boolean(), asked: z.boolean(), recoveryCodesLeft: z.number() });
+export const secondFactorBegunSchema = z.object({ secret: z.string(), address: z.string(), picture: z.string() });
+export const recoveryCodesSchema = z.object({ recoveryCodes: z.array(z.string()) });
+
+const usedSchema = z.object({ used: z.number(), most: z.number() });
+export const safetySchema = z.object({
+  secondFactorForAll: z.boolean(),
+  idleHours: z.number().nullable(),
+  longestDays: z.number().nullable(),
+  server: z.object({ idleHours: z.number(), longestDays: z.number() }),
+  usage: z.object({ jobs: usedSchema, items: usedSchema, photos: usedSchema, photoBytes: usedSchema }),
+});
+export type Safety = z.infer<typeof safetySchema>;
+
+/** A line of the company's log. */
+export const eventsSchema = z.object({
+  items: z.array(
+    z.object({
+      id: z.string(),
+      at: z.string(),
+      what: z.string(),
+      who: z.string(),
+      place: z.string(),
+      device: z.string(),
+      about: z.string(),
+    }),
+  ),
+  more: z.boolean(),
+});
+export type LogLine = z.infer<typeof eventsSchema>["items"][number];

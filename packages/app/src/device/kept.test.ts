@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { ApiProblem, ask, NoAnswer } from "../api/client";
+import { ApiProblem, askTagged, NoAnswer } from "../api/client";
 import { askKept, keepAnswer, keepFor } from "./kept";
 import { memoryStore } from "./memoryStore";
 
-jest.mock("../api/client", () => ({ ...jest.requireActual("../api/client"), ask: jest.fn() }));
+jest.mock("../api/client", () => ({ ...jest.requireActual("../api/client"), askTagged: jest.fn() }));
 const mockStore = memoryStore();
 jest.mock("./store", () => ({
   get deviceStore() {
@@ -11,7 +11,15 @@ jest.mock("./store", () => ({
   },
 }));
 
-const asked = jest.mocked(ask);
+const mocked = jest.mocked(askTagged);
+/** The server's answers, under no tag. */
+const asked = {
+  mockReset: () => mocked.mockReset(),
+  mockResolvedValueOnce: (answer: unknown) => mocked.mockResolvedValueOnce({ answer, tag: undefined }),
+  mockRejectedValueOnce: (error: unknown) => mocked.mockRejectedValueOnce(error),
+  mockRejectedValue: (error: unknown) => mocked.mockRejectedValue(error),
+  mockImplementationOnce: (work: () => Promise<undefined>) => mocked.mockImplementationOnce(work),
+};
 const schema = z.object({ title: z.string() });
 const settled = () => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -40,7 +48,7 @@ describe("answers kept on the device", () => {
     await settled();
     asked.mockResolvedValueOnce({ names: ["c"] });
     expect(await get()).toEqual({ names: ["a", "b", "c"] });
-    expect(asked.mock.calls.map(([, , path]) => path)).toEqual(["/jobs/1", "/jobs/1?known=a,b"]);
+    expect(mocked.mock.calls.map(([, path]) => path)).toEqual(["/jobs/1", "/jobs/1?known=a,b"]);
     await settled();
     asked.mockRejectedValueOnce(new NoAnswer());
     expect(await get()).toEqual({ names: ["a", "b", "c"] });
@@ -78,6 +86,24 @@ describe("answers kept on the device", () => {
     keepFor("somebody else");
     asked.mockRejectedValueOnce(new NoAnswer());
     await expect(askKept(schema, "/jobs/1", "/jobs/1")).rejects.toBeInstanceOf(NoAnswer);
+  });
+
+  it("are not sent again where they are still the same: the tag that they came under says so", async () => {
+    const sparing = { query: () => "?known=1", merge: (came: { title: string }) => came };
+    const get = () => askKept(schema, "/jobs/9", "/jobs/9", sparing);
+    mocked.mockResolvedValueOnce({ answer: { title: "first" }, tag: '"1"' });
+    await get();
+    await settled();
+    mocked.mockResolvedValueOnce({ answer: { title: "second" }, tag: '"2"' });
+    expect(await get()).toEqual({ title: "second" });
+    await settled();
+    mocked.mockResolvedValueOnce(undefined);
+    expect(await get()).toEqual({ title: "second" });
+    expect(mocked.mock.calls.map(([, path, tag]) => [path, tag])).toEqual([
+      ["/jobs/9", undefined],
+      ["/jobs/9?known=1", undefined],
+      ["/jobs/9?known=1", '"2"'],
+    ]);
   });
 
   it("are passed over when they no longer fit", async () => {

@@ -1,6 +1,6 @@
 import { mutate } from "swr";
 import type { z } from "zod";
-import { ask, NoAnswer } from "../api/client";
+import { askTagged, NoAnswer } from "../api/client";
 import { deviceStore } from "./store";
 
 /** After so long without an answer the device's own copy is shown, while the asking goes on. */
@@ -33,11 +33,7 @@ export type Sparing<T> = { readonly query: (known: T) => string; readonly merge:
  */
 export async function askKept<T>(schema: z.ZodType<T>, path: string, swrKey: string, sparing?: Sparing<T>): Promise<T> {
   const known = sparing && (await keptCopy(schema, path));
-  const asking = ask(schema, "GET", known ? path + sparing.query(known) : path).then((came) => {
-    const answer = known ? sparing.merge(came, known) : came;
-    keepAnswer(path, answer);
-    return answer;
-  });
+  const asking = askFor(schema, path, sparing, known);
   try {
     const first = await Promise.race([asking, later(PATIENCE_MS)]);
     if (first !== "later") return first;
@@ -53,9 +49,34 @@ export async function askKept<T>(schema: z.ZodType<T>, path: string, swrKey: str
   }
 }
 
+/** Asks, unless what the device has is still the answer: that is told by the tag that it came under. */
+async function askFor<T>(
+  schema: z.ZodType<T>,
+  path: string,
+  sparing: Sparing<T> | undefined,
+  known: T | undefined,
+): Promise<T> {
+  const asked = known && sparing ? path + sparing.query(known) : path;
+  const tag = known === undefined ? undefined : await deviceStore.get(tagKeyOf(asked)).catch(() => undefined);
+  const came = await askTagged(schema, asked, typeof tag === "string" ? tag : undefined);
+  // Only who has a copy names a tag.
+  if (came === undefined && known !== undefined) return known;
+  if (came === undefined) throw new NoAnswer();
+  const answer = known && sparing ? sparing.merge(came.answer, known) : came.answer;
+  keepAnswer(path, answer, came.tag === undefined ? undefined : { asked, tag: came.tag });
+  return answer;
+}
+
+const tagKeyOf = (asked: string): string => `tags/${owner}${asked}`;
+
 /** Puts a newer state into the copy on the device, so that a restart without signal shows it. */
-export const keepAnswer = (path: string, answer: unknown): void => {
+export const keepAnswer = (path: string, answer: unknown, under?: { asked: string; tag: string }): void => {
   // What comes in late, once they have signed out, is kept for nobody.
   if (owner === "") return;
-  void deviceStore.set(keyOf(path), answer).catch(() => undefined);
+  const tagKey = under && tagKeyOf(under.asked);
+  void deviceStore
+    .set(keyOf(path), answer)
+    // After what it is the tag of: an older tag does no harm.
+    .then(() => (under && tagKey ? deviceStore.set(tagKey, under.tag) : undefined))
+    .catch(() => undefined);
 };

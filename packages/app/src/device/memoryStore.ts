@@ -13,6 +13,7 @@ export function memoryStore(): DeviceStore & { readonly size: () => number } {
     },
     under: async (prefix) =>
       [...kept].filter(([key]) => key.startsWith(prefix)).toSorted(([a], [b]) => (a < b ? -1 : 1)),
+    keys: async (prefix) => [...kept.keys()].filter((key) => key.startsWith(prefix)).toSorted(),
     removeMany: async (keys) => {
       for (const key of keys) kept.delete(key);
     },

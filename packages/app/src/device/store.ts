@@ -1,4 +1,5 @@
-import { createStore, del, delMany, entries, get, set, type UseStore } from "idb-keyval";
+import { createStore, del, delMany, entries, get, keys, set, type UseStore } from "idb-keyval";
+import { sealedStore } from "./seal";
 
 /** What the device keeps by itself, by key. Values are plain data or blobs. Fails where the browser keeps nothing. */
 export type DeviceStore = {
@@ -7,6 +8,8 @@ export type DeviceStore = {
   readonly remove: (key: string) => Promise<void>;
   /** Everything whose key begins so, in the order of the keys. */
   readonly under: (prefix: string) => Promise<readonly (readonly [key: string, value: unknown])[]>;
+  /** The keys alone of everything whose key begins so: they can be read whoever is signed in. */
+  readonly keys: (prefix: string) => Promise<readonly string[]>;
   readonly removeMany: (keys: readonly string[]) => Promise<void>;
 };
 
@@ -17,7 +20,7 @@ const store = (): UseStore => {
 };
 
 /** IndexedDB: outlives reloads and restarts, and holds photos too. A browser that refuses it at once refuses each of these as a promise. */
-export const deviceStore: DeviceStore = {
+const plainStore: DeviceStore = {
   get: async (key) => get(key, store()),
   set: async (key, value) => set(key, value, store()),
   remove: async (key) => del(key, store()),
@@ -25,5 +28,15 @@ export const deviceStore: DeviceStore = {
     const all = await entries<string, unknown>(store());
     return all.filter(([key]) => key.startsWith(prefix)).toSorted(([a], [b]) => (a < b ? -1 : 1));
   },
-  removeMany: async (keys) => delMany([...keys], store()),
+  keys: async (prefix) => (await keys<string>(store())).filter((key) => key.startsWith(prefix)).toSorted(),
+  removeMany: async (gone) => delMany([...gone], store()),
 };
+
+let sealing: CryptoKey | undefined;
+/** The key of whoever is signed in; undefined for nobody, and where the page has none. */
+export const sealWith = (key: CryptoKey | undefined): void => {
+  sealing = key;
+};
+
+/** What the device keeps, sealed with the key of whoever is signed in. */
+export const deviceStore: DeviceStore = sealedStore(plainStore, () => sealing);

@@ -1,11 +1,16 @@
 import { differenceName, differencesBetween, differenceText, type Part } from "@wide-porch/core";
 import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
+import { useState } from "react";
 import { View } from "react-native";
 import useSWR from "swr";
+import type { z } from "zod";
+import { ask } from "../api/client";
 import { type PartVersion, partHistorySchema } from "../api/records";
 import { Button } from "../components/Button";
+import { FailureNotice } from "../components/FailureNotice";
 import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong } from "../components/Text";
+import { useAttempt } from "../components/useAttempt";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
 import { useJob } from "./JobContext";
@@ -23,7 +28,15 @@ export function HistorySheet({ part, onClose }: { readonly part: Part; readonly 
   const { jobId, savePart } = useJob("jobId", "savePart");
   const path = `/jobs/${jobId}/parts/${part.id}/history`;
   const history = useSWR(path, () => askKept(partHistorySchema, path, path), { revalidateOnMount: true });
-  const items = history.data?.items;
+  const [older, setOlder] = useState<z.infer<typeof partHistorySchema>>();
+  const { failure, attempt } = useAttempt();
+  const items = history.data && [...history.data.items, ...(older?.items ?? [])];
+  const more = older?.more ?? history.data?.more ?? false;
+  const showOlder = () =>
+    void attempt(async () => {
+      const next = await ask(partHistorySchema, "GET", `${path}?before=${items?.at(-1)?.id ?? ""}`);
+      setOlder({ more: next.more, items: [...(older?.items ?? []), ...next.items] });
+    });
   const goBack = (version: PartVersion) => {
     savePart({ ...version.part, id: part.id });
     onClose();
@@ -36,12 +49,15 @@ export function HistorySheet({ part, onClose }: { readonly part: Part; readonly 
             key={`${version.revision}/${version.at}/${version.how}`}
             version={version}
             before={items[index + 1]}
+            isFirst={!more && index === items.length - 1}
             onGoBack={index === 0 && version.how === "saved" ? undefined : () => goBack(version)}
           />
         ))
       ) : (
         <Pending error={history.error} what="the history" retry={() => void history.mutate()} />
       )}
+      <FailureNotice title="Not shown" failure={failure} />
+      {more ? <Button label="Earlier versions" kind="plain" onPress={showOlder} /> : null}
     </Sheet>
   );
 }
@@ -49,10 +65,11 @@ export function HistorySheet({ part, onClose }: { readonly part: Part; readonly 
 type VersionProps = {
   readonly version: PartVersion;
   readonly before: PartVersion | undefined;
+  readonly isFirst: boolean;
   readonly onGoBack: (() => void) | undefined;
 };
 
-function Version({ version, before, onGoBack }: VersionProps) {
+function Version({ version, before, isFirst, onGoBack }: VersionProps) {
   const { context } = useJob("context");
   const changes = before ? differencesBetween(undefined, version.part, before.part) : [];
   const when = formatDistanceToNow(new Date(version.at), { addSuffix: true });
@@ -66,7 +83,7 @@ function Version({ version, before, onGoBack }: VersionProps) {
         </Body>
       ))}
       {changes.length > CHANGES_SHOWN ? <Faint>{`and ${changes.length - CHANGES_SHOWN} more`}</Faint> : null}
-      {before ? null : <Faint>The first version kept</Faint>}
+      {isFirst ? <Faint>The first version kept</Faint> : null}
       {onGoBack ? <Button label="Go back to this" kind="quiet" className="self-start" onPress={onGoBack} /> : null}
     </View>
   );

@@ -28,6 +28,9 @@ export function JobTotal({ record }: { readonly record: JobListItem }) {
   return (
     <View className={`items-end ${due && !asked.data ? "opacity-60" : ""}`}>
       <Figure className="text-base">{formatMoney(shown.total, job.currency)}</Figure>
+      {shown.former === null ? null : (
+        <Faint className="figures text-clay">{`${formatMoney(shown.former, job.currency)} before an update`}</Faint>
+      )}
       <Faint className="figures">{`${shown.marginPercent.replace("-", "−")} % margin`}</Faint>
     </View>
   );

@@ -14,6 +14,7 @@ import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
 import { askKept } from "../device/kept";
 import { LogOut, Plus, UserRound } from "../icons";
+import { DeletedJobs } from "./DeletedJobs";
 import { type ImportFailure, ImportProblems, importJobFile } from "./importJob";
 import { JobList, UnknownJobs } from "./JobList";
 import { type JobSort, SHELF_WORDS, SORTS, STAGE_WORDS, STAGES } from "./jobWords";
@@ -24,10 +25,12 @@ const MOST_LETTERS = 160;
 type Asked = {
   readonly page: number;
   readonly find: string;
-  readonly shelf: JobShelf;
+  readonly shelf: Shelf;
   readonly stage: JobStage | "any";
   readonly sort: JobSort;
 };
+/** What is deleted is kept for some weeks. */
+type Shelf = JobShelf | "deleted";
 const jobsKey = ({ page, find, shelf, stage, sort }: Asked): string =>
   [
     `/jobs?page=${page}`,
@@ -37,7 +40,9 @@ const jobsKey = ({ page, find, shelf, stage, sort }: Asked): string =>
     sort === "changed" ? "" : `&sort=${sort}`,
   ].join("");
 
-function noneWords(find: string, shelf: JobShelf, mayStart: boolean): string {
+const DELETED = { value: "deleted", label: "Deleted" } as const;
+
+function noneWords(find: string, shelf: Shelf, mayStart: boolean): string {
   if (find !== "") return `No job has “${find}”.`;
   if (shelf === "archived") return "Nothing is put away. A job is put away on its price page.";
   if (shelf === "template") return "No templates yet. A copy of any job can be kept as one, on its price page.";
@@ -51,11 +56,15 @@ export function JobsScreen() {
   const [typed, setTyped] = useState("");
   // What is still being typed is not asked for letter by letter.
   const find = useDeferredValue(typed.trim().slice(0, MOST_LETTERS));
-  const [shelf, setShelf] = useState<JobShelf>("open");
+  const [shelf, setShelf] = useState<Shelf>("open");
   const [stage, setStage] = useState<JobStage | "any">("any");
   const [sort, setSort] = useState<JobSort>("changed");
   const key = jobsKey({ page, find, shelf, stage, sort });
-  const jobs = useSWR(key, () => askKept(jobListSchema, `${key}&perPage=${PER_PAGE}`, key), { keepPreviousData: true });
+  const jobs = useSWR(
+    shelf === "deleted" ? null : key,
+    () => askKept(jobListSchema, `${key}&perPage=${PER_PAGE}`, key),
+    { keepPreviousData: true },
+  );
   if (!session) return null;
   const turn =
     <T,>(set: (value: T) => void) =>
@@ -105,13 +114,18 @@ export function JobsScreen() {
         />
         <Folded
           title="Shown and sorted"
-          under={[SHELF_WORDS[shelf], stage === "any" ? "" : STAGE_WORDS[stage]].filter(Boolean).join(", ")}
+          under={[shelf === "deleted" ? DELETED.label : SHELF_WORDS[shelf], stage === "any" ? "" : STAGE_WORDS[stage]]
+            .filter(Boolean)
+            .join(", ")}
         >
           <Choice
             label="Kept"
             value={shelf}
             onChange={turn(setShelf)}
-            options={JOB_SHELVES.map((value) => ({ value, label: SHELF_WORDS[value] }))}
+            options={[
+              ...JOB_SHELVES.map((value) => ({ value, label: SHELF_WORDS[value] })),
+              ...(mayStart ? [DELETED] : []),
+            ]}
           />
           <Choice
             label="How far"
@@ -121,7 +135,8 @@ export function JobsScreen() {
           />
           {mayStart ? <Choice label="Sorted by" value={sort} onChange={turn(setSort)} options={SORTS} /> : null}
         </Folded>
-        {jobs.data ? (
+        {shelf === "deleted" ? <DeletedJobs /> : null}
+        {shelf === "deleted" ? null : jobs.data ? (
           <>
             <JobList jobs={jobs.data.items} seesCosts={mayStart} none={noneWords(find, shelf, mayStart)} />
             <UnknownJobs jobs={jobs.data.unknown} />
@@ -129,7 +144,7 @@ export function JobsScreen() {
         ) : (
           <Pending error={jobs.error} what="the jobs" retry={() => void jobs.mutate()} />
         )}
-        {jobs.data && jobs.data.total > PER_PAGE ? (
+        {shelf !== "deleted" && jobs.data && jobs.data.total > PER_PAGE ? (
           <View className="flex-row justify-between">
             <Button label="Newer" kind="plain" disabled={page === 1} onPress={() => setPage(page - 1)} />
             <Button

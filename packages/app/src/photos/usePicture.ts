@@ -2,12 +2,14 @@ import { useEffect, useState } from "react";
 import useSWR from "swr";
 import { fetchBytes } from "../api/client";
 import { deviceStore } from "../device/store";
-import { photoKey } from "./photoKey";
+import { photoKey, unsentPhotoKey } from "./photoKey";
 
 /** A picture that never changes under its id: from the device, or fetched once and kept there. */
 async function pictureAt(path: string, id: string): Promise<Blob> {
-  const kept = await deviceStore.get(photoKey(id)).catch(() => undefined);
-  if (kept instanceof Blob) return kept;
+  for (const key of [unsentPhotoKey(id), photoKey(id)]) {
+    const kept = await deviceStore.get(key).catch(() => undefined);
+    if (kept instanceof Blob) return kept;
+  }
   const fetched = await fetchBytes(path);
   void deviceStore.set(photoKey(id), fetched).catch(() => undefined);
   return fetched;

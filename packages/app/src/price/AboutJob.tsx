@@ -8,6 +8,7 @@ import { Faint } from "../components/Text";
 import { Copy } from "../icons";
 import { useJob } from "../job/JobContext";
 import { CopyJob } from "../jobs/CopyJob";
+import { DeleteJob } from "../jobs/DeleteJob";
 import { STAGES } from "../jobs/jobWords";
 
 const byName = (a: Part, b: Part): number => a.name.localeCompare(b.name);
@@ -30,6 +31,7 @@ export function AboutJob() {
           />
         )}
       </View>
+      <DeleteJob jobId={record.id} title={title} />
       {shelf === "archived" ? <Faint>Put away: it is found under “Put away” among the jobs.</Faint> : null}
       {shelf === "template" ? <Faint>A template: others start from it, and it is no job by itself.</Faint> : null}
       <Sheet open={copying} onClose={() => setCopying(false)} title="Copy this job">

@@ -14,6 +14,7 @@ import { Conditions } from "./Conditions";
 import { CostToPrice } from "./CostToPrice";
 import { Crews } from "./Crews";
 import { Extras } from "./Extras";
+import { FormerTotal } from "./FormerTotal";
 import { HandOrMachine } from "./HandOrMachine";
 import { HowReckoned } from "./HowReckoned";
 import { JobPrices } from "./JobPrices";
@@ -39,6 +40,7 @@ export function PriceScreen() {
       contentContainerClassName={`mx-auto w-full gap-6 p-4 pb-10 ${wide ? "max-w-5xl flex-row" : "max-w-xl"}`}
     >
       <View className={wide ? "min-w-0 flex-1" : ""}>
+        <FormerTotal />
         {wide ? null : <OpenSummary />}
         <CostToPrice buildUp={buildUp} pricing={pricing} />
       </View>

@@ -308,7 +308,14 @@ describe("the outbox", () => {
 
   it("says saved once the server has it, though the device keeps nothing at all, and that leaving before would lose it", async () => {
     const refuse = () => Promise.reject(new Error("not allowed"));
-    const refused: DeviceStore = { get: refuse, set: refuse, remove: refuse, under: refuse, removeMany: refuse };
+    const refused: DeviceStore = {
+      get: refuse,
+      set: refuse,
+      remove: refuse,
+      under: refuse,
+      keys: refuse,
+      removeMany: refuse,
+    };
     const { outbox } = await newOutbox(refused);
     expect(outbox.read()).toMatchObject({ keepsNothing: true, cannotStore: false });
     expect(syncState(outbox.read())).toBe("saved");

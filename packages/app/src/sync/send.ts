@@ -2,7 +2,7 @@ import { z } from "zod";
 import { ask, sendBytes } from "../api/client";
 import { type JobRecord, jobRecordSchema, type PartRecord, partRecordSchema } from "../api/records";
 import { deviceStore } from "../device/store";
-import { photoKey } from "../photos/photoKey";
+import { photoKey, unsentPhotoKey } from "../photos/photoKey";
 import type { Command } from "./command";
 
 /** What the server says to a command. A revision only where the record has one. */
@@ -47,9 +47,13 @@ export const sendBy =
 const setAsideSchema = z.object({ kept: z.boolean() });
 
 async function sendKeptPhoto(jobId: string, photoId: string): Promise<void> {
-  const picture = await deviceStore.get(photoKey(photoId));
+  const unsent = unsentPhotoKey(photoId);
+  const picture = (await deviceStore.get(unsent)) ?? (await deviceStore.get(photoKey(photoId)));
   // A picture that the browser has thrown away cannot be sent; the part's history still names it.
-  if (picture instanceof Blob) await sendBytes(`/jobs/${jobId}/photos/${photoId}`, picture);
+  if (!(picture instanceof Blob)) return;
+  await sendBytes(`/jobs/${jobId}/photos/${photoId}`, picture);
+  await deviceStore.set(photoKey(photoId), picture);
+  await deviceStore.remove(unsent);
 }
 
 /** The app's own way to the server. */
