@@ -3,7 +3,8 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import { addPart, enter, expect, saved, startJob, test } from "./support/app";
+import { Secret, TOTP } from "otpauth";
+import { addPart, enter, expect, place, saved, startJob, test } from "./support/app";
 import { freePort, runStartCommand } from "./support/startCommand";
 
 const PHONE = { width: 390, height: 844 };
@@ -33,6 +34,19 @@ async function begin(page: Page, address: string): Promise<void> {
   await page.getByLabel("Password", { exact: true }).fill(WORDS);
   await page.getByRole("button", { name: "Begin the company" }).click();
   await expect(page.getByRole("heading", { name: "Jobs" })).toBeVisible();
+}
+
+/** The link of the newest letter that has one of the kind, on the page of the stand-in for a mail server. */
+async function linkInLetters(page: Page, address: string, kind: RegExp): Promise<string> {
+  const { letters } = await (await page.request.get(`${address}/api/v1/set-up`)).json();
+  let found: string | undefined;
+  await expect(async () => {
+    const { items } = await (await page.request.get(`${letters}/letters`)).json();
+    const links = items.flatMap(({ text }: { text: string }) => text.match(/https?:\/\/\S+/g) ?? []);
+    found = links.find((link: string) => kind.test(link));
+    expect(found).toBeTruthy();
+  }).toPass();
+  return found ?? "";
 }
 
 async function invite(page: Page, name: string, email: string): Promise<string> {
@@ -70,6 +84,17 @@ test("an empty database becomes a company; a carpenter is asked in, sees no cost
     await addPart(page, "Stud wall by itself");
     await enter(page, "Length", "12'");
     await saved(page);
+    // The address counts once its letter is answered.
+    await page.goto(`${running.address}/account`);
+    await expect(page.getByText("Your address is not confirmed")).toBeVisible();
+    await page.goto(await linkInLetters(page, running.address, /\/confirm#/));
+    await accessible(page);
+    await page.getByRole("button", { name: "Yes, it is mine" }).click();
+    await expect(page.getByText("Your address counts")).toBeVisible();
+    await page.goto(`${running.address}/account`);
+    await expect(page.getByText("Where you are signed in")).toBeVisible();
+    await expect(page.getByText("Your address is not confirmed")).toHaveCount(0);
+
     await page.goto(`${running.address}/jobs`);
     const link = await invite(page, "Bram Teal", "bram@puddock.example");
 
@@ -80,6 +105,11 @@ test("an empty database becomes a company; a carpenter is asked in, sees no cost
     await accessible(phone);
     await phone.getByLabel("Choose a password").fill("wet rope and shovel");
     await phone.getByRole("button", { name: "Come in" }).click();
+    // The link was handed over: whether the address is theirs is shown by a letter.
+    await expect(phone.getByText("Look at your mail")).toBeVisible();
+    await accessible(phone);
+    await phone.goto(await linkInLetters(phone, running.address, /\/confirm#/));
+    await phone.getByRole("button", { name: "Yes, it is mine" }).click();
     await expect(phone.getByRole("heading", { name: "Jobs" })).toBeVisible();
     await expect(phone.getByRole("link", { name: "Company" })).toHaveCount(0);
     await phone.getByText("Reed Cottage porch").click();
@@ -134,6 +164,10 @@ test("a company is begun beside the demo; a forgotten password comes by a letter
   await page.getByRole("radio", { name: "Most jobs are measured in: Metric" }).click();
   await page.getByRole("radio", { name: "Most jobs are priced in: GBP" }).click();
   await page.getByRole("button", { name: "Begin the company" }).click();
+  await expect(page.getByText("Look at your mail")).toBeVisible();
+  await accessible(page);
+  await page.goto(await linkInLetters(page, address, /\/confirm#/));
+  await page.getByRole("button", { name: "Yes, it is mine" }).click();
   await expect(page.getByText("No jobs yet. Start one")).toBeVisible();
   await page.getByRole("button", { name: "Start a job" }).click();
   await expect(page.getByRole("radio", { name: "Measuring system: Metric" })).toBeChecked();
@@ -188,4 +222,141 @@ test("a company is begun beside the demo; a forgotten password comes by a letter
   await page.getByLabel("New password", { exact: true }).fill("a fourth wet spaniel");
   await page.getByRole("button", { name: "Change it and sign in" }).click();
   await expect(page.getByRole("heading", { name: "Jobs" })).toBeVisible();
+});
+
+/** Everything that lies on the device, key by key, as text. */
+const onDevice = (page: Page): Promise<Record<string, string>> =>
+  page.evaluate(async () => {
+    const asText = (value: unknown): string =>
+      value instanceof ArrayBuffer || ArrayBuffer.isView(value)
+        ? new TextDecoder("latin1").decode(value as ArrayBuffer)
+        : typeof value === "object" && value !== null
+          ? Object.values(value).map(asText).join(" ")
+          : String(value);
+    const found: Record<string, string> = {};
+    const opening = indexedDB.open("wide-porch");
+    await new Promise((done) => {
+      opening.onsuccess = done;
+    });
+    const walking = opening.result.transaction("kept").objectStore("kept").openCursor();
+    await new Promise<void>((done) => {
+      walking.onsuccess = () => {
+        const cursor = walking.result;
+        if (!cursor) return done();
+        found[String(cursor.key)] = asText(cursor.value);
+        cursor.continue();
+      };
+    });
+    return found;
+  });
+
+test("an owner sets up a second factor, reads the log, deletes a job and restores it; a session that ended leaves nothing readable on the device", async ({
+  page,
+  address,
+}) => {
+  test.setTimeout(240_000);
+  await page.setViewportSize(PHONE);
+  await page.goto(address);
+  await page.getByRole("button", { name: "Begin with your own company" }).click();
+  await page.getByLabel("Company", { exact: true }).fill("Widgeon Joinery");
+  await page.getByLabel("Your name").fill("Ida Widgeon");
+  await page.getByLabel("Email").fill("ida@widgeon.example");
+  await page.getByLabel("Password", { exact: true }).fill(WORDS);
+  await page.getByRole("button", { name: "Begin the company" }).click();
+  await page.goto(await linkInLetters(page, address, /\/confirm#/));
+  await page.getByRole("button", { name: "Yes, it is mine" }).click();
+  await expect(page.getByText("No jobs yet. Start one")).toBeVisible();
+
+  await page.goto(`${address}/account`);
+  await page.getByLabel("Your password").fill("not it");
+  await page.getByRole("button", { name: "Set it up" }).click();
+  await expect(page.getByText("This is not your password.")).toBeVisible();
+  await page.getByLabel("Your password").fill(WORDS);
+  await page.getByRole("button", { name: "Set it up" }).click();
+  const secret = (await page.getByText(/^([A-Z2-7]{4} ){7}[A-Z2-7]{4}$/).textContent())?.replaceAll(" ", "") ?? "";
+  const codeAt = (steps: number) =>
+    new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: Date.now() + steps * 30_000 });
+  await page.getByRole("textbox", { name: "Code" }).fill("000000");
+  await page.getByRole("button", { name: "Turn it on" }).click();
+  await expect(page.getByText("This code is not right", { exact: false })).toBeVisible();
+  await page.getByRole("textbox", { name: "Code" }).fill(codeAt(0));
+  await accessible(page);
+  await page.getByRole("button", { name: "Turn it on" }).click();
+  await expect(page.getByText("Write these down")).toBeVisible();
+  const recovery = await page
+    .getByText(/^[a-z2-9]{5}-[a-z2-9]{5}$/)
+    .first()
+    .textContent();
+  await accessible(page);
+  await page.getByRole("button", { name: "I have them" }).click();
+  await expect(page.getByText("10 recovery codes are left.", { exact: false })).toBeVisible();
+
+  await page.goto(`${address}/safety`);
+  await expect(page.getByText("0 of 20,000")).toBeVisible();
+  await page.getByRole("checkbox", { name: /Everybody has a second factor/ }).click();
+  await expect(page.getByRole("checkbox", { name: /Everybody has a second factor/ })).toBeChecked();
+  await accessible(page);
+  await page.getByRole("link", { name: /^The log/ }).click();
+  const log = page.getByRole("list", { name: "Log" });
+  await expect(log.getByText("Ida Widgeon turned a second factor on")).toBeVisible();
+  await expect(log.getByText("Ida Widgeon changed how people sign in")).toBeVisible();
+  await page.getByRole("radio", { name: "Shown: Signing in" }).click();
+  await expect(log.getByText("Ida Widgeon changed how people sign in")).toHaveCount(0);
+  await accessible(page);
+
+  // A job is deleted, with what is kept said first, and restored.
+  await page.goto(`${address}/jobs`);
+  await startJob(page, "Widgeon stable door");
+  await addPart(page, "Stud wall by itself");
+  await enter(page, "Length", "12'");
+  await saved(page);
+  await place(page, "Price");
+  await page.getByRole("button", { name: /^This job/ }).click();
+  await page.getByRole("button", { name: "Delete this job" }).click();
+  await expect(page.getByText("It can be restored for 30 days", { exact: false })).toBeVisible();
+  await page.getByRole("button", { name: "Delete the job" }).click();
+  await expect(page.getByText("No jobs yet. Start one")).toBeVisible();
+  await page.getByRole("button", { name: /^Shown and sorted/ }).click();
+  await page.getByRole("radio", { name: "Kept: Deleted" }).click();
+  await page.getByRole("button", { name: "Restore Widgeon stable door" }).click();
+  await expect(page.getByText("Nothing is deleted", { exact: false })).toBeVisible();
+  await page.getByRole("radio", { name: "Kept: Open" }).click();
+  await page.getByText("Widgeon stable door").click();
+  await expect(page.getByText("Wall 1", { exact: true }).first()).toBeVisible();
+
+  // What lies on the device is sealed; once the session has ended elsewhere it is gone, but for what was not sent.
+  const before = await onDevice(page);
+  const answers = Object.entries(before).filter(([key]) => key.startsWith("answers/"));
+  expect(answers.length).toBeGreaterThan(2);
+  expect(answers.filter(([, text]) => /Widgeon|markup|price/i.test(text))).toEqual([]);
+  await page.route("**/api/v1/jobs/*/parts/**", (route) => route.abort());
+  await page.getByText("Wall 1", { exact: true }).first().click();
+  await page.getByRole("button", { name: /^Height: / }).click();
+  await enter(page, "Height", "9'");
+  await expect(page.getByRole("status", { name: /^Entries: On this device/ })).toBeVisible();
+  await page.context().clearCookies({ name: "wide_porch_session" });
+  await page.reload();
+  await expect(page.getByRole("form", { name: "Sign in" })).toBeVisible();
+  await expect(page.getByText(/entr(y|ies) of Ida Widgeon/)).toBeVisible();
+  const after = await onDevice(page);
+  expect(Object.keys(after).filter((key) => /^(answers|undo|session|key|photos|tags)/.test(key))).toEqual([]);
+  expect(Object.values(after).filter((text) => /stud-wall|typed/.test(text))).toEqual([]);
+  await page.unroute("**/api/v1/jobs/*/parts/**");
+
+  // Back again: a code is asked for, a recovery code lets in once, and the entry is sent.
+  await page.getByLabel("Email").fill("ida@widgeon.example");
+  await page.getByLabel("Password").fill(WORDS);
+  await page.getByRole("button", { name: "Sign in", exact: true }).click();
+  await page.getByRole("textbox", { name: "Code" }).fill(recovery ?? "");
+  await accessible(page);
+  await page.getByRole("button", { name: "Sign in", exact: true }).click();
+  await expect(
+    page.getByRole("heading", { name: "Jobs" }).or(page.getByRole("navigation", { name: "Job" })),
+  ).toBeVisible();
+  await page.goto(`${address}/jobs`);
+  await page.getByText("Widgeon stable door").click();
+  await page.getByText("Wall 1", { exact: true }).first().click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole("button", { name: "Height: 9' 0\"" })).toBeVisible();
 });

@@ -144,7 +144,7 @@ async function check(person, { jobId, revisions, last }) {
     if (record && record.revision > revision) found.doubled += 1;
     const { body: history } = await untilAnswered(() => person.get(`/jobs/${jobId}/parts/${id}/history`));
     const own = history.items.map((each) => each.revision);
-    if (own.length !== Math.min(revision, 200) || new Set(own).size !== own.length) found.torn += 1;
+    if (own.length !== Math.min(revision, 50) || new Set(own).size !== own.length) found.torn += 1;
   }
   // Each change counts the job up by one, and no other thing does.
   if (full.change !== 1 + changed) found.torn += 1;

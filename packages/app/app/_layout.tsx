@@ -1,6 +1,5 @@
 import "../global.css";
 import { PortalHost } from "@rn-primitives/portal";
-import { useFonts } from "expo-font";
 import { Slot, usePathname } from "expo-router";
 import Head from "expo-router/head";
 import { lazy, useEffect } from "react";
@@ -13,7 +12,11 @@ import { openWithoutSignal } from "../src/device/serviceWorker";
 import { TurnNotice } from "../src/device/TurnNotice";
 import { wouldLose } from "../src/sync/outbox";
 import { outbox } from "../src/sync/outboxInstance";
-import { FONTS } from "../src/theme/fonts";
+import { loadFonts } from "../src/theme/fonts";
+import { takeStyleNonce } from "../src/theme/styleNonce";
+
+takeStyleNonce();
+loadFonts();
 
 const SecondFactorFirst = lazy(() =>
   import("../src/account/SecondFactorFirst").then((page) => ({ default: page.SecondFactorFirst })),
@@ -23,7 +26,6 @@ const SecondFactorFirst = lazy(() =>
 const SignIn = lazy(() => import("../src/account/SignIn").then((page) => ({ default: page.SignIn })));
 
 export default function Root() {
-  useFonts(FONTS);
   useEffect(() => {
     const flush = () => void outbox.flush();
     window.addEventListener("online", flush);

@@ -1,4 +1,5 @@
-import { existsSync } from "node:fs";
+import { randomBytes } from "node:crypto";
+import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { LARGEST_PHOTO_BYTES } from "@wide-porch/core";
 import compression from "compression";
@@ -94,9 +95,27 @@ function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: 
   return router;
 }
 
+/**
+ * The page, with the nonce by which its parts may write styles of their own: it is another with each page that is sent, and nothing that is
+ * put into a page from elsewhere knows it.
+ */
+function pageSender(folder: string): RequestHandler {
+  const page = readFileSync(join(folder, "index.html"), "utf8");
+  return (_request, response) => {
+    response.setHeader("Cache-Control", "no-cache");
+    response
+      .type("html")
+      .send(page.replace("<head>", `<head><meta name="style-nonce" content="${nonceOf(response)}" />`));
+  };
+}
+
 /** The exported web app. Its hashed files never change; the page itself is asked for anew each time. */
 function webApp(folder: string): RequestHandler[] {
-  const page = join(folder, "index.html");
+  const sendPage = pageSender(folder);
+  const itself: RequestHandler = (request, response, next) => {
+    if (request.method !== "GET" || request.path !== "/index.html") next();
+    else sendPage(request, response, next);
+  };
   const files = express.static(folder, {
     index: false,
     setHeaders: (response, path) => {
@@ -111,14 +130,24 @@ function webApp(folder: string): RequestHandler[] {
       next();
       return;
     }
-    response.setHeader("Cache-Control", "no-cache");
-    response.sendFile(page, { dotfiles: "allow" });
+    sendPage(request, response, next);
   };
-  return [files, fallback];
+  return [itself, files, fallback];
 }
 
 /** A year: who came by https once comes by nothing else. */
 const HSTS_S = 31_536_000;
+
+/** Of no letters: React Native for Web puts an empty style element into the page, and its rules by script. */
+const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
+const NONCE = "styleNonce";
+const nonceOf = (response: { readonly locals?: Readonly<Record<string, unknown>> }): string =>
+  String(response.locals?.[NONCE] ?? "");
+
+const giveNonce: RequestHandler = (_request, response, next) => {
+  response.locals[NONCE] = randomBytes(16).toString("base64");
+  next();
+};
 
 const securityHeaders = ({ address }: Pick<Config, "address">) =>
   helmet({
@@ -126,8 +155,7 @@ const securityHeaders = ({ address }: Pick<Config, "address">) =>
       directives: {
         defaultSrc: ["'self'"],
         scriptSrc: ["'self'"],
-        // React Native for Web writes its styles into the page.
-        styleSrc: ["'self'", "'unsafe-inline'"],
+        styleSrc: ["'self'", EMPTY_STYLE, (_request, response) => `'nonce-${nonceOf(response as express.Response)}'`],
         imgSrc: ["'self'", "data:", "blob:"],
         workerSrc: ["'self'", "blob:"],
         upgradeInsecureRequests: null,
@@ -149,7 +177,7 @@ export function createApp(dataSource: DataSource, config: Config, logger: Logger
       serializers: { err: toldOf },
     }),
   );
-  app.use(working.metrics.timed, securityHeaders(config), compression());
+  app.use(working.metrics.timed, giveNonce, securityHeaders(config), compression());
   app.get("/metrics", metricsPage(working.metrics, config));
   app.use("/api/v1", apiRouter(dataSource, config, working));
   if (config.webFolder && existsSync(join(config.webFolder, "index.html"))) app.use(...webApp(config.webFolder));

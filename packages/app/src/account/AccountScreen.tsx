@@ -49,11 +49,13 @@ export function AccountScreen() {
         <AddressNotice session={session} />
         <Leaving />
         <Devices />
-        <SecondFactor />
         {company.demo ? (
-          <Faint>The people of the demo keep the password that everybody knows.</Faint>
+          <Faint>The people of the demo keep the password that everybody knows, and no second factor.</Faint>
         ) : (
-          <PasswordForm />
+          <>
+            <SecondFactor />
+            <PasswordForm />
+          </>
         )}
       </ScrollView>
     </View>

@@ -7,10 +7,12 @@ type Props<F extends FieldValues> = {
   readonly control: Control<F>;
   readonly name: FieldPath<F>;
   readonly onEnter: () => void;
+  /** There are no recovery codes yet. */
+  readonly first?: boolean;
 };
 
 /** The second step: what the authenticator on the phone shows now. */
-export const CodeEntry = <F extends FieldValues>({ control, name, onEnter }: Props<F>) => (
+export const CodeEntry = <F extends FieldValues>({ control, name, onEnter, first = false }: Props<F>) => (
   <View className="gap-1">
     <FormEntry
       control={control}
@@ -19,6 +21,6 @@ export const CodeEntry = <F extends FieldValues>({ control, name, onEnter }: Pro
       onEnter={onEnter}
       more={{ autoComplete: "one-time-code", autoCapitalize: "none" }}
     />
-    <Faint>Six digits that your authenticator shows now, or one of your recovery codes.</Faint>
+    <Faint>{`Six digits that your authenticator shows now${first ? "." : ", or one of your recovery codes."}`}</Faint>
   </View>
 );

@@ -92,7 +92,7 @@ function Scan({ begun, onCodes }: ScanProps) {
       <Figure selectable className="text-base">
         {begun.secret.replace(/(.{4})(?=.)/g, "$1 ")}
       </Figure>
-      <CodeEntry control={form.control} name="code" onEnter={submit} />
+      <CodeEntry control={form.control} name="code" onEnter={submit} first />
       <FailureNotice title="Not yet" failure={failure} />
       <Button label={busy ? "Looking" : "Turn it on"} disabled={busy} onPress={submit} />
     </View>

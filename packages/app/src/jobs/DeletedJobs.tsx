@@ -13,14 +13,18 @@ import { newId } from "../sync/newId";
 const DELETED = "/deleted-jobs";
 
 /** Jobs that were deleted: to be had back until they are gone. */
-export function DeletedJobs() {
+export function DeletedJobs({ find }: { readonly find: string }) {
   const deleted = useSWR(DELETED, () => ask(deletedJobsSchema, "GET", DELETED));
   if (!deleted.data) {
     return <Pending error={deleted.error} what="the deleted jobs" retry={() => void deleted.mutate()} />;
   }
-  const { items } = deleted.data;
-  if (items.length === 0)
-    return <Body>Nothing is deleted. A job is deleted on its price page, under “About the job”.</Body>;
+  const words = find.toLowerCase().split(/\s+/);
+  const items = deleted.data.items.filter(({ title, customerName }) => {
+    const text = `${title} ${customerName}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+  if (items.length === 0 && find !== "") return <Body>{`No deleted job has “${find}”.`}</Body>;
+  if (items.length === 0) return <Body>Nothing is deleted. A job is deleted on its price page, under “This job”.</Body>;
   return (
     <View role="list" aria-label="Deleted jobs">
       {items.map((job) => (

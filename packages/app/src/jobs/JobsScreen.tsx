@@ -127,15 +127,19 @@ export function JobsScreen() {
               ...(mayStart ? [DELETED] : []),
             ]}
           />
-          <Choice
-            label="How far"
-            value={stage}
-            onChange={turn(setStage)}
-            options={[{ value: "any" as const, label: "Any" }, ...STAGES]}
-          />
-          {mayStart ? <Choice label="Sorted by" value={sort} onChange={turn(setSort)} options={SORTS} /> : null}
+          {shelf === "deleted" ? null : (
+            <Choice
+              label="How far"
+              value={stage}
+              onChange={turn(setStage)}
+              options={[{ value: "any" as const, label: "Any" }, ...STAGES]}
+            />
+          )}
+          {mayStart && shelf !== "deleted" ? (
+            <Choice label="Sorted by" value={sort} onChange={turn(setSort)} options={SORTS} />
+          ) : null}
         </Folded>
-        {shelf === "deleted" ? <DeletedJobs /> : null}
+        {shelf === "deleted" ? <DeletedJobs find={find} /> : null}
         {shelf === "deleted" ? null : jobs.data ? (
           <>
             <JobList jobs={jobs.data.items} seesCosts={mayStart} none={noneWords(find, shelf, mayStart)} />

@@ -133,6 +133,7 @@ describe("a device", () => {
     expect(text).not.toContain("http:");
     const cookies = first.headers["set-cookie"] as unknown as string[];
     const old = cookies.find((each) => each.startsWith("wide_porch_session="))?.split(";")[0] ?? "";
+    phone.set("x-csrf-token", first.body.csrfToken);
     await signIn(phone, ISOLDE).expect(201);
     expect((await letters()).filter((each) => each.text.includes("192.0.2.7"))).toHaveLength(1);
     const { body } = await supertest(app).get("/api/v1/session").set("cookie", old).expect(200);

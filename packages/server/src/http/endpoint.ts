@@ -55,6 +55,8 @@ type Shared = {
   readonly contentType?: string;
   /** Answered by a thread of that lane: what reckons, decodes, or reads or writes much. The thread that listens answers the rest. */
   readonly lane?: Lane;
+  /** How long it may take, where that is longer than its lane's usual. */
+  readonly longestMs?: number;
   /** The answer where it is small and found at once, by the thread that listens; undefined where the lane is to answer. */
   readonly atOnce?: (received: Received, signedIn: SignedIn) => Promise<object | undefined>;
   /** Written into the company's log once it is done. */
@@ -101,7 +103,7 @@ function parse<T>(schema: z.ZodType<T> | undefined, value: unknown): T {
 }
 
 /** A price list of 50,000 items, or a job of 2,000 large parts, and more. */
-const MOST_VALUES = 1_500_000;
+const MOST_VALUES = 3_000_000;
 
 /** Bodies that came as bytes because they are large are read where they are answered. */
 function bodyOf({ bodyOf: kind }: Pick<Shared, "bodyOf">, body: unknown): unknown {

@@ -11,6 +11,8 @@ import { isFull, startPool, tookTooLong, tookTooMuch, usualThreads } from "./sta
 
 /** What a thread is asked: which endpoint, and the request. */
 export type Task = { readonly key: string; readonly received: Received };
+/** How long one task may take, where that is longer than usual. */
+type Longest = { readonly longestMs?: number | undefined };
 /** What it says: the answer, or the problem with why it failed where that is our own fault. */
 export type Answered = { readonly outgoing: Outgoing } | { readonly problem: ProblemDetails; readonly why?: string };
 
@@ -67,9 +69,9 @@ class LaneOfThreads {
     return this.queue.waiting() + this.pool.queueSize;
   }
 
-  async run(company: string, task: Task, isWanted: () => boolean): Promise<Answered | undefined> {
+  async run(company: string, task: Task, longest: Longest, isWanted: () => boolean): Promise<Answered | undefined> {
     try {
-      return await this.queue.run(company, () => this.work(task), isWanted);
+      return await this.queue.run(company, () => this.work(task, longest), isWanted);
     } catch (error) {
       if (!(error instanceof TooManyWait)) throw error;
       const retryAfterS = Math.max(1, Math.ceil((error.waiting * this.usualMs) / 1000));
@@ -77,32 +79,30 @@ class LaneOfThreads {
     }
   }
 
-  private async work(task: Task): Promise<Answered> {
+  private async work(task: Task, longest: Longest): Promise<Answered> {
     const from = performance.now();
-    const signal = AbortSignal.timeout(this.most.longestMs);
+    const longestMs = Math.max(this.most.longestMs, longest.longestMs ?? 0);
+    const signal = AbortSignal.timeout(longestMs);
     try {
       return await this.pool.run(task, { signal, transferList: handedOver(task.received.body) });
     } catch (error) {
       this.ended += 1;
       this.logger.warn({ err: error, asked: task.key }, "a piece of work was ended");
-      throw this.problemOf(error);
+      throw problemOf(error, longestMs);
     } finally {
       this.usualMs += (performance.now() - from - this.usualMs) / 10;
     }
   }
+}
 
-  private problemOf(error: unknown): unknown {
-    if (tookTooLong(error)) {
-      const seconds = this.most.longestMs / 1000;
-      return tooMuch(`This takes longer than ${seconds} seconds, and was ended. Split it into smaller ones.`);
-    }
-    if (tookTooMuch(error)) {
-      return tooMuch(
-        "This takes more memory than there is for one request, and was ended. Split it into smaller ones.",
-      );
-    }
-    return isFull(error) ? busy() : error;
+function problemOf(error: unknown, longestMs: number): unknown {
+  if (tookTooLong(error)) {
+    return tooMuch(`This takes longer than ${longestMs / 1000} seconds, and was ended. Split it into smaller ones.`);
   }
+  if (tookTooMuch(error)) {
+    return tooMuch("This takes more memory than there is for one request, and was ended. Split it into smaller ones.");
+  }
+  return isFull(error) ? busy() : error;
 }
 
 export type HeavyAnswers = {
@@ -127,7 +127,7 @@ export function startHeavyAnswers(config: Config, logger: Logger, most: Partial<
     answer: async (endpoint, received, isWanted = always) => {
       const company = received.signedIn?.user.companyId ?? "";
       const lane = lanes[endpoint.lane ?? "reckoning"];
-      const answered = await lane.run(company, { key: keyOf(endpoint), received }, isWanted);
+      const answered = await lane.run(company, { key: keyOf(endpoint), received }, endpoint, isWanted);
       if (!answered) throw gone();
       if ("outgoing" in answered) return answered.outgoing;
       if (answered.why !== undefined) logger.error({ asked: keyOf(endpoint), why: answered.why }, "request failed");

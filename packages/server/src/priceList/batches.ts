@@ -75,6 +75,8 @@ export const priceBatchEndpoints = (dataSource: DataSource, { quotas }: Pick<Con
     status: 201,
     lane: "reckoning",
     bodyOf: "large-json",
+    // Tens of thousands of items, each written twice.
+    longestMs: 90_000,
     body: takeSchema,
     noted: { what: "prices-taken" },
     answer: batchSchema,

@@ -3,6 +3,7 @@ import type { DataSource } from "typeorm";
 import { z } from "zod";
 import { passwordFieldSchema } from "../accounts/newCompany";
 import { normalPassword } from "../accounts/passwordRules";
+import { isDemoCompany } from "../accounts/setUp";
 import type { UserRow } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { noteEvent } from "../events/note";
@@ -74,6 +75,11 @@ export const secondFactorEndpoints = (
       answer: z.object({ secret: z.string(), address: z.string(), picture: z.string() }),
       handle: async ({ user, body }) => {
         await requireOwnPassword(user, body.password);
+        if (await isDemoCompany(dataSource, user.companyId)) {
+          throw new HttpProblem(422, {
+            detail: "The people of the demo sign in by the password that everybody knows.",
+          });
+        }
         if (await hasSecondFactor(dataSource, user.id)) {
           throw new HttpProblem(422, { detail: "You have a second factor already. Take it out first." });
         }
