@@ -1,7 +1,7 @@
 import { setTimeout as pause } from "node:timers/promises";
 
 /** Before it is begun again for the first time, the second, and so on. */
-const PAUSES_MS = [500, 2000, 5000, 15_000, 30_000];
+const PAUSES_MS = [100, 1000, 5000, 15_000, 30_000];
 /** What stood so long has recovered: the next time it ends is a first time again. */
 const STEADY_MS = 60_000;
 

@@ -15,7 +15,7 @@ function buildOf(webFolder = "") {
 /** Starts the API server and resolves once it listens. */
 export async function startServer(environment) {
   await ensureServerBuild();
-  const child = spawn(process.execPath, ["--enable-source-maps", join(serverFolder, "main.js")], {
+  const child = spawn(process.execPath, [join(serverFolder, "main.js")], {
     cwd: root,
     env: { ...process.env, WIDE_PORCH_BUILD: buildOf(environment.WIDE_PORCH_WEB), ...environment },
     stdio: ["ignore", "inherit", "inherit", "ipc"],

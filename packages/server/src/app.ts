@@ -82,8 +82,10 @@ function apiRouter(dataSource: DataSource, config: Config, { heavy, services }: 
     next();
   });
   router.get("/health", healthPage(dataSource, heavy.figures));
-  const openApi = openApiDocument(endpoints);
+  // Made when it is first asked for: a server that is started again answers people first.
+  let openApi: ReturnType<typeof openApiDocument> | undefined;
   router.get("/openapi.json", (_request, response) => {
+    openApi ??= openApiDocument(endpoints);
     response.json(openApi);
   });
   router.use(cookieParser(), readSession(dataSource, config), requireCsrfToken);

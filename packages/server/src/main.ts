@@ -1,5 +1,5 @@
 import type { Server } from "node:http";
-import { pino } from "pino";
+import { type Logger, pino } from "pino";
 import { createApp, type Working } from "./app";
 import { type Config, readConfig } from "./config";
 import { alone } from "./database/alone";
@@ -11,6 +11,7 @@ import { startHeavyAnswers } from "./pool/heavyAnswers";
 import { closeServices, startServices } from "./services";
 import { endDemoSessions } from "./sessions/store";
 import { forkStandIn } from "./standIns/forkStandIn";
+import { freePorts } from "./standIns/freePorts";
 import { startRoofReports } from "./standIns/roofReports";
 import { startMetrics } from "./watching/metrics";
 
@@ -18,25 +19,36 @@ import { startMetrics } from "./watching/metrics";
 const LAST_ANSWERS_MS = 5000;
 /** By then it ends, whatever does not let go: a database that went away meanwhile answers nothing any more. */
 const LAST_MS = 12_000;
+const WARM_AFTER_MS = 1500;
 /** A sender who does not come to the end of their headers. How slowly a body may come is said where bodies are read. */
 const HEADERS_MS = 20_000;
 
 type Stopped = { readonly stop: () => Promise<void> };
 
 /** Small stand-ins for the services that no setting names. */
-async function withStandIns(config: Config): Promise<{ readonly config: Config; readonly standIns: Stopped[] }> {
-  const [roofs, suppliers, mail] = await Promise.all([
-    config.roofReports === undefined ? startRoofReports() : undefined,
-    config.suppliers === undefined ? forkStandIn("suppliersMain.js") : undefined,
-    config.mail.smtp === undefined ? forkStandIn("mailMain.js") : undefined,
-  ]);
+async function withStandIns(
+  config: Config,
+  logger: Logger,
+): Promise<{ readonly config: Config; readonly roofs: Stopped | undefined; readonly begin: () => Stopped[] }> {
+  const [suppliersPort = 0, smtpPort = 0, pagePort = 0] = await freePorts(3);
+  const roofs = config.roofReports === undefined ? await startRoofReports() : undefined;
+  const isOwnMail = config.mail.smtp === undefined;
+  /** Processes of their own, which take a core each to begin: once the server listens. */
+  const begin = (): Stopped[] => [
+    ...(config.suppliers === undefined ? [forkStandIn("suppliersMain.js", [suppliersPort], logger)] : []),
+    ...(isOwnMail ? [forkStandIn("mailMain.js", [smtpPort, pagePort], logger)] : []),
+  ];
+  const at = (port: number): string => `127.0.0.1:${port}`;
   return {
-    standIns: [roofs, suppliers, mail].filter((each) => each !== undefined),
+    begin,
+    roofs,
     config: {
       ...config,
       roofReports: config.roofReports ?? roofs?.address,
-      suppliers: config.suppliers ?? suppliers?.said.address,
-      mail: mail ? { ...config.mail, smtp: mail.said.smtp, page: mail.said.page ?? "" } : config.mail,
+      suppliers: config.suppliers ?? `http://${at(suppliersPort)}`,
+      mail: isOwnMail
+        ? { ...config.mail, smtp: `smtp://${at(smtpPort)}`, page: `http://${at(pagePort)}` }
+        : config.mail,
     },
   };
 }
@@ -67,7 +79,8 @@ async function main(): Promise<void> {
     if (given.demo) await loadDemo(dataSource);
     else await endDemoSessions(dataSource);
   });
-  const { config, standIns } = await withStandIns(given);
+  const { config, roofs, begin } = await withStandIns(given, logger);
+  const standIns: Stopped[] = roofs ? [roofs] : [];
   const addressOf = (): string => config.address ?? `http://127.0.0.1:${portOf(server, config)}`;
   const heavy = startHeavyAnswers(config, logger);
   const running: Working = {
@@ -80,6 +93,9 @@ async function main(): Promise<void> {
   const server: Server = createApp(dataSource, config, logger, running).listen(config.port, config.host, () => {
     const port = portOf(server, config);
     logger.info({ port }, "listening");
+    standIns.push(...begin());
+    // Whoever waited for the server is answered first.
+    if (config.warmThreads) setTimeout(running.heavy.warm, WARM_AFTER_MS).unref();
     process.send?.({ listening: port, letters: config.mail.page });
   });
   server.headersTimeout = HEADERS_MS;

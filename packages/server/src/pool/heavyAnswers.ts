@@ -47,26 +47,40 @@ const always = (): boolean => true;
 
 /** Threads for one kind of work, and the rows in which companies wait for them. */
 class LaneOfThreads {
-  readonly pool: Piscina;
+  private started: Piscina | undefined;
   private readonly queue: FairQueue;
   private usualMs = FIRST_GUESS_MS;
   ended = 0;
 
   constructor(
-    config: Config,
+    private readonly config: Config,
     private readonly logger: Logger,
     private readonly most: Most,
   ) {
     const threads = usualThreads();
-    const { mostMegabytes } = most;
-    const warm = config.warmThreads ? threads : 0;
-    const limits = { mostWaiting: threads, mostMegabytes, threads, warm };
-    this.pool = startPool("answerWorker.js", config, limits, logger);
     this.queue = new FairQueue({ most: threads, mostOfOne: threads - 1, mostWaiting: MOST_WAITING });
   }
 
+  /** Started when it is first asked, or told to be warm: the thread that listens comes first. */
+  get pool(): Piscina {
+    const threads = usualThreads();
+    const { mostMegabytes } = this.most;
+    const warm = this.config.warmThreads ? threads : 0;
+    const limits = { mostWaiting: threads, mostMegabytes, threads, warm };
+    this.started ??= startPool("answerWorker.js", this.config, limits, this.logger);
+    return this.started;
+  }
+
   waiting(): number {
-    return this.queue.waiting() + this.pool.queueSize;
+    return this.queue.waiting() + (this.started?.queueSize ?? 0);
+  }
+
+  threads(): number {
+    return this.started?.threads.length ?? 0;
+  }
+
+  async close(): Promise<void> {
+    await this.started?.destroy();
   }
 
   async run(company: string, task: Task, longest: Longest, isWanted: () => boolean): Promise<Answered | undefined> {
@@ -112,6 +126,8 @@ export type HeavyAnswers = {
    */
   readonly answer: (endpoint: Endpoint, received: Received, isWanted?: () => boolean) => Promise<Outgoing>;
   readonly figures: () => PoolFigures;
+  /** Starts the threads before there is work for them. */
+  readonly warm: () => void;
   readonly close: () => Promise<void>;
 };
 
@@ -135,11 +151,14 @@ export function startHeavyAnswers(config: Config, logger: Logger, most: Partial<
     },
     figures: () => ({
       waiting: sum((lane) => lane.waiting()),
-      threads: sum(({ pool }) => pool.threads.length),
+      threads: sum((lane) => lane.threads()),
       ended: sum(({ ended }) => ended),
     }),
+    warm: () => {
+      for (const lane of all) void lane.pool;
+    },
     close: async () => {
-      await Promise.all(all.map(({ pool }) => pool.destroy()));
+      await Promise.all(all.map((lane) => lane.close()));
     },
   };
 }

@@ -1,30 +1,20 @@
 import { fork } from "node:child_process";
+import type { Logger } from "pino";
 import { builtScript } from "../builtScript";
 
-const PATIENCE_MS = 20_000;
+export type Forked = { readonly stop: () => Promise<void> };
 
-export type Forked = { readonly said: Readonly<Record<string, string>>; readonly stop: () => Promise<void> };
-
-const textsOf = (message: unknown): Record<string, string> =>
-  typeof message === "object" && message !== null
-    ? Object.fromEntries(Object.entries(message).filter(([, value]) => typeof value === "string"))
-    : {};
-
-/** Starts a stand-in as a process of its own. Resolves to where it says that it listens; throws when it does not say. */
-export function forkStandIn(script: string): Promise<Forked> {
-  const child = fork(builtScript(script), { stdio: ["ignore", "ignore", "inherit", "ipc"] });
-  const stop = async (): Promise<void> => {
-    if (child.connected) child.disconnect();
-  };
-  return new Promise((done, fail) => {
-    const timer = setTimeout(() => fail(new Error(`forkStandIn: ${script} did not start`)), PATIENCE_MS);
-    child.once("message", (message) => {
-      clearTimeout(timer);
-      done({ said: textsOf(message), stop });
-    });
-    child.once("exit", (code) => {
-      clearTimeout(timer);
-      fail(new Error(`forkStandIn: ${script} ended with ${code}`));
-    });
+/** Starts a stand-in as a process of its own, to listen at those ports. It is not waited for: whoever asks it early asks again. */
+export function forkStandIn(script: string, ports: readonly number[], logger: Logger): Forked {
+  const child = fork(builtScript(script), ports.map(String), { stdio: ["ignore", "ignore", "inherit", "ipc"] });
+  let stopping = false;
+  child.once("exit", (code) => {
+    if (!stopping) logger.error({ script, code }, "a stand-in has ended");
   });
+  return {
+    stop: async () => {
+      stopping = true;
+      if (child.connected) child.disconnect();
+    },
+  };
 }

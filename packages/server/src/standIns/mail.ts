@@ -34,8 +34,10 @@ const page = (kept: readonly Kept[]): string => `<!doctype html>
 ${kept.length === 0 ? "<p>No letters yet.</p>" : kept.map(letter).join("\n")}
 </main></body></html>`;
 
+type Ports = { readonly smtp?: number | undefined; readonly page?: number | undefined };
+
 /** A small stand-in for a mail server: it takes letters by SMTP, keeps the latest, and shows them on a page. On loopback only. */
-export async function startMail(): Promise<MailStandIn> {
+export async function startMail({ smtp: smtpPort = 0, page: pagePort = 0 }: Ports = {}): Promise<MailStandIn> {
   const kept: Kept[] = [];
   const smtp = new SMTPServer({
     authOptional: true,
@@ -52,7 +54,7 @@ export async function startMail(): Promise<MailStandIn> {
         .catch((error: unknown) => done(error instanceof Error ? error : new Error(String(error))));
     },
   });
-  await new Promise<void>((listening) => smtp.listen(0, "127.0.0.1", listening));
+  await new Promise<void>((listening) => smtp.listen(smtpPort, "127.0.0.1", listening));
   const app = express();
   app.get("/", (_request, response) => {
     response.type("html").send(page(kept));
@@ -61,7 +63,7 @@ export async function startMail(): Promise<MailStandIn> {
     response.json({ items: kept });
   });
   const web = createServer(app);
-  await new Promise<void>((listening) => web.listen(0, "127.0.0.1", listening));
+  await new Promise<void>((listening) => web.listen(pagePort, "127.0.0.1", listening));
   const portOf = (address: ReturnType<typeof web.address>) => (address as AddressInfo).port;
   return {
     smtp: `smtp://127.0.0.1:${portOf(smtp.server.address())}`,

@@ -1,4 +1,4 @@
 import { startMail } from "./mail";
 import { runStandIn } from "./runStandIn";
 
-runStandIn(startMail);
+runStandIn(([smtp, page]) => startMail({ smtp, page }));

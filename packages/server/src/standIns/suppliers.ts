@@ -93,7 +93,7 @@ ${SUPPLIER_MODES.map((each) => `<p><button name="mode" value="${each}"${each ===
 </form></body></html>`;
 
 /** A small stand-in for suppliers who send their prices. On loopback only. It can be slow, wrong, cut off or down by a press on its page. */
-export async function startSuppliers(): Promise<StandIn> {
+export async function startSuppliers(port = 0): Promise<StandIn> {
   let mode: SupplierMode = "well";
   const app = express();
   app.get("/", (_request, response) => {
@@ -119,10 +119,10 @@ export async function startSuppliers(): Promise<StandIn> {
     }
   });
   const server = createServer(app);
-  await new Promise<void>((listening) => server.listen(0, "127.0.0.1", listening));
-  const { port } = server.address() as AddressInfo;
+  await new Promise<void>((listening) => server.listen(port, "127.0.0.1", listening));
+  const { port: listensAt } = server.address() as AddressInfo;
   return {
-    address: `http://127.0.0.1:${port}`,
+    address: `http://127.0.0.1:${listensAt}`,
     stop: () =>
       new Promise((stopped) => {
         server.close(() => stopped());

@@ -1,4 +1,4 @@
 import { runStandIn } from "./runStandIn";
 import { startSuppliers } from "./suppliers";
 
-runStandIn(startSuppliers);
+runStandIn(([port]) => startSuppliers(port));
