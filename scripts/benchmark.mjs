@@ -3,7 +3,9 @@ import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { benchmarkDrag } from "./benchmarkDrag.mjs";
 import { benchmarkEntries } from "./benchmarkEntries.mjs";
+import { benchmarkGuard } from "./benchmarkGuard.mjs";
 import { benchmarkLoad } from "./benchmarkLoad.mjs";
+import { benchmarkRestart } from "./benchmarkRestart.mjs";
 import { benchmarkModel } from "./benchmarkModel.mjs";
 import { benchmarkPlan } from "./benchmarkPlan.mjs";
 import { benchmarkServer } from "./benchmarkServer.mjs";
@@ -46,6 +48,8 @@ console.log("\nFloors");
 await benchmarkBundled("benchmarkFloors");
 console.log("\nCut lists");
 await benchmarkBundled("benchmarkCutting");
+console.log("\nThe server, killed");
+await benchmarkRestart();
 await withDemoServer(async (address) => {
   console.log("\nFirst load");
   printFirstLoad();
@@ -53,6 +57,8 @@ await withDemoServer(async (address) => {
   await benchmarkServer(address);
   console.log("\nThe server, with much to do");
   await benchmarkLoad(address);
+  console.log("\nThe server, held up by one, and by many");
+  await benchmarkGuard(address);
   console.log("\nThe app");
   await benchmarkEntries(address);
   console.log("\nA plan of 40 rooms and 200 walls");

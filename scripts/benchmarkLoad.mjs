@@ -1,6 +1,7 @@
 import { execFileSync } from "node:child_process";
 import { setTimeout as pause } from "node:timers/promises";
 import { signedIn } from "./lib/api.mjs";
+import { linkTo } from "./lib/letters.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { report } from "./lib/timing.mjs";
 
@@ -35,27 +36,15 @@ async function largeJob({ post }) {
 
 const atOnce = async (works) => Promise.all(works.map((work) => work()));
 
-/** The link of the letter to an address, on the page of the stand-in for a mail server. */
-async function linkTo(letters, email) {
-  for (let tries = 0; tries < 100; tries += 1) {
-    const { items } = await (await fetch(`${letters}/letters`)).json();
-    const link = items.find(({ to }) => to === email)?.text.match(/https?:\S+/)?.[0];
-    if (link) return link;
-    await pause(50);
-  }
-  throw new Error(`benchmarkLoad: no letter to ${email}`);
-}
-
 const PEOPLE = 40;
 
 /** People enough that no two of one name sign in at once. */
 async function invited(ros, api) {
-  const { letters } = await (await fetch(`${api}/set-up`)).json();
   const people = [];
   for (let index = 0; index < PEOPLE; index += 1) {
     const email = `bench-${index}@fernhollow.example`;
     await ros.post("/invitations", { name: `Bench ${index}`, email, role: "crew" });
-    const link = await linkTo(letters, email);
+    const link = await linkTo(api, email);
     const body = JSON.stringify({ token: link.split("#")[1], name: `Bench ${index}`, password: "wet rope and shovel" });
     const headers = { "content-type": "application/json" };
     const { status } = await fetch(`${api}/invitation/accept`, { method: "POST", headers, body });

@@ -19,6 +19,7 @@ import { startMetrics } from "./watching/metrics";
 const LAST_ANSWERS_MS = 5000;
 /** By then it ends, whatever does not let go: a database that went away meanwhile answers nothing any more. */
 const LAST_MS = 12_000;
+const KEPT_ALIVE_MS = 65_000;
 const WARM_AFTER_MS = 1500;
 /** A sender who does not come to the end of their headers. How slowly a body may come is said where bodies are read. */
 const HEADERS_MS = 20_000;
@@ -100,6 +101,8 @@ async function main(): Promise<void> {
   });
   server.headersTimeout = HEADERS_MS;
   server.requestTimeout = 0;
+  // Longer than proxies keep theirs, so that none of them sends into one that is being closed.
+  server.keepAliveTimeout = KEPT_ALIVE_MS;
   const close = async (): Promise<void> => {
     house.stop();
     await running.heavy.close();
