@@ -1,7 +1,6 @@
 import { execFileSync } from "node:child_process";
 import { randomUUID } from "node:crypto";
 import { connect } from "node:net";
-import { setTimeout as pause } from "node:timers/promises";
 import { signedIn } from "./lib/api.mjs";
 import { watchHealth } from "./lib/healthWatch.mjs";
 import { linkTo } from "./lib/letters.mjs";

@@ -4,6 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout as pause } from "node:timers/promises";
 import { signedIn } from "./lib/api.mjs";
+import { startCluster } from "./lib/cluster.mjs";
 import { ensurePackages } from "./lib/install.mjs";
 import { keepRunning } from "./lib/keepRunning.mjs";
 import { startMariadb } from "./lib/mariadb.mjs";
@@ -12,9 +13,10 @@ import { startServer } from "./lib/server.mjs";
 
 /**
  * `npm run faults -- 1000 20`: so many acknowledged changes through so many kills of server and database, with requests that are cut off and
- * sent twice. Says how many were lost, doubled or torn, and fails where one was.
+ * sent twice. Says how many were lost, doubled or torn, and fails where one was. With `--cluster`: two servers over three nodes of a database.
  */
-const [, , changes = "1000", kills = "20"] = process.argv;
+const IN_CLUSTER = process.argv.includes("--cluster");
+const [changes = "1000", kills = "20"] = process.argv.slice(2).filter((each) => !each.startsWith("--"));
 const CHANGES = Number(changes);
 const KILLS = Number(kills);
 const WRITERS = 4;
@@ -24,6 +26,19 @@ const AT_ONCE_AGAIN = { pauses: Array.from({ length: 20 }, () => 100), steadyMs:
 
 const folder = mkdtempSync(join(tmpdir(), "wide-porch-faults-"));
 const anyOf = (all) => all[Math.floor(Math.random() * all.length)];
+
+/** Two servers over three nodes: each change may meet another server than the one before, and is seen there. */
+async function beginCluster() {
+  await ensurePackages();
+  const cluster = await startCluster(folder);
+  const kill = {
+    server: () => cluster.killServer(),
+    database: async () => {
+      if (!(await cluster.killNode())) throw new Error("a node is down already");
+    },
+  };
+  return { api: `${cluster.address}/api/v1`, kill, stop: cluster.stop };
+}
 
 async function begin() {
   await ensurePackages();
@@ -121,7 +136,7 @@ async function harass(kill, state) {
     while (state.acknowledged < due && !isDone(state)) await pause(20);
     const which = killed % 2 === 0 ? anyOf(["server", "database"]) : killed % 4 === 1 ? "database" : "server";
     try {
-      kill[which]();
+      await kill[which]();
       killed += 1;
       state.killed[which] += 1;
     } catch {
@@ -129,6 +144,20 @@ async function harass(kill, state) {
     }
     await pause(300 + Math.random() * 700);
   }
+}
+
+/** Quotes are issued all the while, each sent until it is acknowledged: their numbers run on without gap or double. */
+async function quoteNumbers(person, state) {
+  const { items } = await (await person.get("/jobs?find=Bramblegate")).json();
+  const numbers = [];
+  while (!isDone(state)) {
+    const body = { commandId: randomUUID() };
+    const { status, body: quote } = await untilAnswered(() => person.post(`/jobs/${items[0].id}/quotes`, body));
+    if (status !== 201) throw new Error(`faults: a quote was answered ${status}: ${JSON.stringify(quote)}`);
+    numbers.push(Number(/\d+$/.exec(quote.number)[0]));
+    await pause(500);
+  }
+  return numbers.toSorted((a, b) => a - b);
 }
 
 /** What the server has after all of it, beside what it acknowledged. */
@@ -152,7 +181,7 @@ async function check(person, { jobId, revisions, last }) {
 }
 
 async function main() {
-  const { api, kill, stop } = await begin();
+  const { api, kill, stop } = await (IN_CLUSTER ? beginCluster() : begin());
   const state = { acknowledged: 0, doubled: 0, killed: { server: 0, database: 0 } };
   try {
     const person = await signedIn(api, OWNER);
@@ -165,8 +194,10 @@ async function main() {
     );
     const from = Date.now();
     const harassing = harass(kill, state);
+    const numbering = quoteNumbers(person, state);
     const written = await Promise.all(jobs.map((jobId) => write(person, state, jobId, template)));
     await harassing;
+    const numbers = await numbering;
     const sum = { lost: 0, doubled: state.doubled, torn: 0 };
     for (const each of written) {
       const found = await check(person, each);
@@ -176,8 +207,10 @@ async function main() {
     console.log(
       `${state.acknowledged} acknowledged changes in ${((Date.now() - from) / 1000).toFixed(0)} s, the server killed ${server} times, the database ${database} times`,
     );
+    const gaps = numbers.filter((number, index) => index > 0 && number !== numbers[index - 1] + 1).length;
+    console.log(`${numbers.length} quotes issued meanwhile, gaps or doubles in their numbers: ${gaps}`);
     console.log(`lost ${sum.lost}, doubled ${sum.doubled}, torn ${sum.torn}`);
-    if (sum.lost + sum.doubled + sum.torn > 0) process.exitCode = 1;
+    if (sum.lost + sum.doubled + sum.torn + gaps > 0) process.exitCode = 1;
   } finally {
     await stop();
     rmSync(folder, { recursive: true, force: true });
