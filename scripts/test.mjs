@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { ensureDebian, ensurePackages, NotInstalled } from "./lib/install.mjs";
-import { startMariadb } from "./lib/mariadb.mjs";
+import { FOR_TESTS, startMariadb } from "./lib/mariadb.mjs";
 import { inRoot } from "./lib/paths.mjs";
 import { run } from "./lib/run.mjs";
 
@@ -50,7 +50,7 @@ async function testAll() {
     await check(`Types of ${part}`, bin("tsc"), ["-p", part]);
   }
 
-  const database = await startMariadb(inRoot(".test-data", `database-${process.pid}`));
+  const database = await startMariadb(inRoot(".test-data", `database-${process.pid}`), undefined, FOR_TESTS);
   try {
     await suite(
       "Unit and server tests",

@@ -107,7 +107,7 @@ export class Device {
 
   /** Until nothing is on its way; what waits for a person stays. */
   async rest(): Promise<void> {
-    for (let tries = 0; tries < 2000; tries += 1) {
+    for (let tries = 0; tries < 10_000; tries += 1) {
       if (this.state === "saved" || this.state === "needs-you") return;
       void this.outbox.flush();
       await pause(2);

@@ -19,7 +19,14 @@ export class KillableServer {
   async start(): Promise<void> {
     const child = spawn(process.execPath, ["--import", "tsx", resolve(root, "packages/server/src/main.ts")], {
       cwd: root,
-      env: { ...process.env, PORT: "0", WIDE_PORCH_DB_NAME: this.name, WIDE_PORCH_DEMO: "1", LOG_LEVEL: "fatal" },
+      env: {
+        ...process.env,
+        PORT: "0",
+        WIDE_PORCH_DB_NAME: this.name,
+        WIDE_PORCH_DEMO: "1",
+        WIDE_PORCH_WARM_THREADS: "0",
+        LOG_LEVEL: "fatal",
+      },
       stdio: ["ignore", "ignore", "inherit", "ipc"],
     });
     this.child = child;

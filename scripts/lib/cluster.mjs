@@ -1,3 +1,4 @@
+import { chmodSync } from "node:fs";
 import { join } from "node:path";
 import { setTimeout as pause } from "node:timers/promises";
 import { startGalera } from "./galera.mjs";
@@ -14,6 +15,8 @@ const AGAIN_MS = 500;
  * loopback. What ends is started again.
  */
 export async function startCluster(folder, port = 0, environment = {}) {
+  // Nodes run as a user of their own, who has to get in.
+  chmodSync(folder, 0o755);
   const galera = await startGalera(join(folder, "database"));
   const objects = await startObjects();
   const servers = [];

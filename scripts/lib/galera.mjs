@@ -79,6 +79,7 @@ async function startNode(folder, node, { isFirst, peers, password }) {
     // What one node committed is waited for before another reads or writes: a device moves between servers and sees its own writes.
     "--wsrep-sync-wait=7",
     "--wsrep-retry-autocommit=10",
+    "--wsrep-log-conflicts=ON",
     `--wsrep-provider-options=base_host=127.0.0.1;base_port=${group};gmcast.listen_addr=tcp://127.0.0.1:${group};ist.recv_addr=127.0.0.1:${step};pc.recovery=true`,
     ...(isFirst ? [`--init-file=${firstStatements(folder, password)}`] : []),
   ];

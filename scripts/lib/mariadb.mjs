@@ -106,11 +106,14 @@ function firstStatements(folder, password) {
   return file;
 }
 
+/** For data that nobody needs once the tests are over: it does not wait for the disk at each change. */
+export const FOR_TESTS = ["--innodb-flush-log-at-trx-commit=0", "--innodb-doublewrite=OFF"];
+
 /**
  * Starts MariaDB on loopback with its data in `folder`, and resolves once it answers. The administrator can sign in by
  * the socket only, which lies in a folder that nobody else may enter. One that is started again keeps the port it had.
  */
-export async function startMariadb(folder, knownPort) {
+export async function startMariadb(folder, knownPort, more = []) {
   await ensureDebian(["mariadbd", "mariadb-install-db"], ["mariadb-server"], "MariaDB");
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const password = passwordIn(folder);
@@ -133,6 +136,7 @@ export async function startMariadb(folder, knownPort) {
     "--character-set-server=utf8mb4",
     "--innodb-buffer-pool-size=128M",
     "--max-connections=60",
+    ...more,
     ...asUser(),
   ];
   // Its own process group: Ctrl-C reaches us first, and we stop it last.

@@ -61,7 +61,7 @@ describe("a first start that is killed", () => {
       await source.runMigrations({ transaction: "each" });
       expect(await tables(source)).toEqual(whole);
     }
-  });
+  }, 120_000);
 });
 
 describe("a migration that meets a record which cannot be read", () => {

@@ -119,4 +119,5 @@ export async function inTransaction<T>(
   }
 }
 
-const MOST_TRIES = 8;
+/** Over a cluster work may meet another each time that it comes to its end. */
+const MOST_TRIES = 12;

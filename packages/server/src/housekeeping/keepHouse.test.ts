@@ -41,5 +41,5 @@ describe("housekeeping", () => {
     } finally {
       await server.stop();
     }
-  });
+  }, 90_000);
 });

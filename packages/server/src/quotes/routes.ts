@@ -66,12 +66,14 @@ async function picturesOf(
 
 type Made = { document: QuoteDocument; snapshot: QuoteSnapshot };
 
-async function makeQuote(
+type Issued = { readonly number: string; readonly date: string | undefined };
+
+/** A job reckoned, to be written as a quote once its number is known. */
+async function preparedQuote(
   source: DataSource | EntityManager,
   companyId: string,
   jobId: string,
-  issued: { readonly number: string; readonly date: string | undefined },
-): Promise<Made> {
+): Promise<(issued: Issued) => Made> {
   const row = await jobOf(source, companyId, jobId);
   const company = await companyOf(source, companyId);
   const parts = (await partsOf(source, companyId, jobId)).map((part) => part.data);
@@ -80,12 +82,18 @@ async function makeQuote(
   const reckoning = reckonJob(row.data, parts, priceList, library);
   const { address, profile } = company.settings;
   const written = { name: company.name, address, details: detailLines(profile), mark: profile.mark };
-  const issue = { number: issued.number, date: quoteDate(issued.date, profile.timeZone), company: written };
-  return {
-    document: draftQuote(row.data, parts, reckoning, issue),
+  return ({ number, date }) => ({
+    document: draftQuote(row.data, parts, reckoning, {
+      number,
+      date: quoteDate(date, profile.timeZone),
+      company: written,
+    }),
     snapshot: { job: row.data, parts, priceList, assemblies: library.assemblies, standard: library.standard ?? null },
-  };
+  });
 }
+
+const makeQuote = async (source: DataSource, companyId: string, jobId: string, issued: Issued): Promise<Made> =>
+  (await preparedQuote(source, companyId, jobId))(issued);
 
 const DRAFT = "Draft";
 /** What the column holds, and more than any house costs. */
@@ -112,9 +120,11 @@ export async function issueQuote(
   const quotes = manager.getRepository(quoteEntity);
   const { settings } = await companyOf(manager, companyId);
   const date = quoteDate(asked, settings.profile.timeZone);
+  // Reckoned before the number is taken: that locks the company, for everybody and over all nodes of a cluster.
+  const written = await preparedQuote(manager, companyId, jobId);
+  requireQuotable(written({ number: DRAFT, date }).document);
   const number = await nextNumber(manager, companyId, date);
-  const { document, snapshot } = await makeQuote(manager, companyId, jobId, { number, date });
-  requireQuotable(document);
+  const { document, snapshot } = written({ number, date });
   const issuedAt = new Date();
   const sequence = ((await quotes.maximum("sequence", { companyId, jobId })) ?? 0) + 1;
   const { total } = document;
