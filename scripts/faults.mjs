@@ -195,6 +195,8 @@ async function main() {
     const from = Date.now();
     const harassing = harass(kill, state);
     const numbering = quoteNumbers(person, state);
+    // What goes wrong in it is said where it is waited for, once the rest is done: all of it is stopped then.
+    numbering.catch(() => undefined);
     const written = await Promise.all(jobs.map((jobId) => write(person, state, jobId, template)));
     await harassing;
     const numbers = await numbering;
