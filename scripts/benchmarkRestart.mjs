@@ -1,5 +1,5 @@
 import { spawn } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout as pause } from "node:timers/promises";
@@ -34,6 +34,22 @@ function serverOf(startPid) {
   return found;
 }
 
+const isThere = (pid) => existsSync(`/proc/${pid}`);
+
+/** How long a server takes to end that is told to while its database answers nothing. */
+async function endsFrozen(server, folder) {
+  const { pid: database } = JSON.parse(readFileSync(join(folder, "running.json"), "utf8"));
+  process.kill(database, "SIGSTOP");
+  try {
+    process.kill(server, "SIGTERM");
+    const from = performance.now();
+    while (isThere(server) && performance.now() - from < PATIENCE_MS) await pause(50);
+    return (performance.now() - from) / 1000;
+  } finally {
+    process.kill(database, "SIGCONT");
+  }
+}
+
 /** The real start command; its server is killed, then its database, and it is seen when it answers again. */
 export async function benchmarkRestart() {
   const folder = mkdtempSync(join(tmpdir(), "wide-porch-restart-"));
@@ -53,6 +69,9 @@ export async function benchmarkRestart() {
     const { pid } = JSON.parse(readFileSync(join(folder, "running.json"), "utf8"));
     const database = await backAfter(address, () => process.kill(pid, "SIGKILL"));
     console.log(`${"server well again after the database's SIGKILL".padEnd(52)} ${database.toFixed(1)} s`);
+    await pause(3000);
+    const ended = await endsFrozen(serverOf(child.pid), folder);
+    console.log(`${"server told to end while its database is frozen".padEnd(52)} ${ended.toFixed(1)} s  (aim: 15)`);
   } finally {
     child.kill("SIGTERM");
     await new Promise((done) => child.once("exit", done));

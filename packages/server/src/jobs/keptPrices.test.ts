@@ -1,4 +1,6 @@
 import { randomUUID } from "node:crypto";
+import supertest from "supertest";
+import { DEMO_PASSWORD } from "../demo/people";
 import { type Agent, addCompany, NEW_JOB, newWall, startTestServer, type TestServer } from "../testing/testServer";
 
 let server: TestServer;
@@ -208,5 +210,48 @@ describe("a copy of a job", () => {
     await copy(id, {}, juno).expect(403);
     await copy(id, {}, stranger).expect(404);
     await copy(randomUUID()).expect(404);
+  });
+});
+
+/** The same company after an update: a program of another build over the same database. */
+async function updated(build: string): Promise<Agent> {
+  const agent = supertest.agent(server.appWith({ build }));
+  const { body } = await agent
+    .post("/api/v1/session")
+    .send({ email: "ros@fernhollow.example", password: DEMO_PASSWORD })
+    .expect(201);
+  agent.set("x-csrf-token", body.csrfToken);
+  return agent;
+}
+
+describe("an update of the program that changes what a draft comes to", () => {
+  const idOf = async () => (await ros.get("/api/v1/jobs?find=Bramblegate").expect(200)).body.items[0].id;
+  const totalFor = async (agent: Agent, id: string) => (await agent.get(`/api/v1/jobs/${id}/total`).expect(200)).body;
+
+  it("is said, the old sum beside the new, until somebody changes the job", async () => {
+    const id = await idOf();
+    const now = await totalFor(ros, id);
+    expect(now.former).toBeNull();
+    // As the earlier build had it: of another sum, of the same job at the same prices.
+    await server.dataSource.query("UPDATE job_total SET total = 1234.50 WHERE jobId = ?", [id]);
+    const later = await updated("a later build");
+    const listed = async () => (await later.get("/api/v1/jobs?find=Bramblegate").expect(200)).body.items[0].total;
+    expect(await listed()).toMatchObject({ old: true, former: null });
+    expect(await totalFor(later, id)).toEqual({ ...now, former: "1234.50" });
+    expect(await listed()).toMatchObject({ old: false, total: now.total, former: "1234.50" });
+    // Another update, which changes nothing, does not forget it.
+    expect(await totalFor(await updated("a third build"), id)).toEqual({ ...now, former: "1234.50" });
+    const { job } = (await ros.get(`/api/v1/jobs/${id}`).expect(200)).body;
+    await ros
+      .patch(`/api/v1/jobs/${id}`)
+      .send({ commandId: randomUUID(), baseRevision: job.revision, changes: { site: "Elsewhere" } })
+      .expect(200);
+    expect((await totalFor(later, id)).former).toBeNull();
+  });
+
+  it("is nothing to say where the sum is the same", async () => {
+    const id = await idOf();
+    const now = await totalFor(ros, id);
+    expect(await totalFor(await updated("one more"), id)).toEqual({ ...now, former: null });
   });
 });
