@@ -41,7 +41,6 @@ const STEPS = [
   "ALTER TABLE job ADD COLUMN IF NOT EXISTS binnedAt DATETIME(3) NULL",
   "ALTER TABLE job ADD COLUMN IF NOT EXISTS binnedBy CHAR(36) NULL",
   "CREATE INDEX IF NOT EXISTS job_binnedAt ON job (binnedAt)",
-  "CREATE INDEX IF NOT EXISTS job_updatedAt ON job (updatedAt)",
   "ALTER TABLE job_total ADD COLUMN IF NOT EXISTS build VARCHAR(16) NOT NULL DEFAULT ''",
   "ALTER TABLE job_total ADD COLUMN IF NOT EXISTS formerTotal DECIMAL(16, 2) NULL",
   "ALTER TABLE photo ADD COLUMN IF NOT EXISTS byteLength INT NOT NULL DEFAULT 0",
@@ -68,7 +67,7 @@ export class Guarded1767000000000 implements MigrationInterface {
     await runner.query("ALTER TABLE photo DROP INDEX photo_room, DROP COLUMN byteLength");
     await runner.query("ALTER TABLE job_total DROP COLUMN build, DROP COLUMN formerTotal");
     await runner.query(
-      "ALTER TABLE job DROP INDEX job_binnedAt, DROP INDEX job_updatedAt, DROP COLUMN binnedAt, DROP COLUMN binnedBy",
+      "ALTER TABLE job DROP INDEX job_binnedAt, DROP COLUMN binnedAt, DROP COLUMN binnedBy",
     );
     await runner.query(
       "ALTER TABLE company DROP COLUMN changes, DROP COLUMN secondFactorForAll, DROP COLUMN idleHours, DROP COLUMN longestDays",
