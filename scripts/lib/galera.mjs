@@ -1,28 +1,15 @@
 import { spawn } from "node:child_process";
 import { randomBytes } from "node:crypto";
 import { existsSync, mkdirSync, openSync, writeFileSync } from "node:fs";
-import { connect } from "node:net";
 import { join } from "node:path";
 import { setTimeout as pause } from "node:timers/promises";
 import { ensureDebian, findProgram } from "./install.mjs";
-import { freePort } from "./mariadb.mjs";
+import { answers, freePort } from "./mariadb.mjs";
 import { endChild, must } from "./run.mjs";
 
 const STARTING_MS = 120_000;
 const NAME = "wide_porch";
 const PROVIDERS = ["/usr/lib/galera/libgalera_smm.so", "/usr/lib/x86_64-linux-gnu/libgalera_smm.so"];
-
-const answers = (port) =>
-  new Promise((resolve) => {
-    const socket = connect({ port, host: "127.0.0.1" });
-    socket.setTimeout(1000, () => socket.destroy());
-    socket.once("data", () => {
-      socket.destroy();
-      resolve(true);
-    });
-    socket.once("error", () => resolve(false));
-    socket.once("close", () => resolve(false));
-  });
 
 /** The library by which nodes hear of each other's commits; it comes with Debian's server. */
 function provider() {

@@ -23,7 +23,8 @@ export function freePort() {
   });
 }
 
-const answers = (port) =>
+/** Whether a database answers at a port. */
+export const answers = (port) =>
   new Promise((resolve) => {
     const socket = connect({ port, host: "127.0.0.1" });
     socket.setTimeout(1000, () => socket.destroy());

@@ -67,7 +67,10 @@ function Lines() {
       {pages.data?.at(-1)?.more ? (
         <Button label="Earlier" kind="plain" onPress={() => void pages.setSize(pages.size + 1)} />
       ) : null}
-      <Faint>Kept for two years, apart from the server's own logs. Nobody can change it.</Faint>
+      <Faint>
+        Kept for two years, apart from the server's own logs. Nothing in it is changed, but the name of somebody whose
+        data is taken out.
+      </Faint>
     </>
   );
 }
