@@ -66,9 +66,7 @@ export class Guarded1767000000000 implements MigrationInterface {
     await runner.query("DROP INDEX part_version_at ON part_version");
     await runner.query("ALTER TABLE photo DROP INDEX photo_room, DROP COLUMN byteLength");
     await runner.query("ALTER TABLE job_total DROP COLUMN build, DROP COLUMN formerTotal");
-    await runner.query(
-      "ALTER TABLE job DROP INDEX job_binnedAt, DROP COLUMN binnedAt, DROP COLUMN binnedBy",
-    );
+    await runner.query("ALTER TABLE job DROP INDEX job_binnedAt, DROP COLUMN binnedAt, DROP COLUMN binnedBy");
     await runner.query(
       "ALTER TABLE company DROP COLUMN changes, DROP COLUMN secondFactorForAll, DROP COLUMN idleHours, DROP COLUMN longestDays",
     );
