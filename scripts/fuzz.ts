@@ -1,4 +1,7 @@
+import { randomUUID } from "node:crypto";
 import { setTimeout as pause } from "node:timers/promises";
+import type { JobFile } from "@wide-porch/core";
+import { brokenJobFile } from "../packages/server/src/testing/brokenJobFiles";
 import { hostileRequest, type Operation, randomBy } from "../packages/server/src/testing/hostileRequests";
 import { validRequests } from "../packages/server/src/testing/validRequests";
 // @ts-expect-error: a script without types
@@ -6,10 +9,16 @@ import { signedIn } from "./lib/api.mjs";
 // @ts-expect-error: a script without types
 import { withDemoServer } from "./lib/demoServer.mjs";
 
-/** `npm run fuzz -- 5000 7`: so many hostile requests over every endpoint of the OpenAPI document, by that seed. */
+/**
+ * `npm run fuzz -- 5000 7`: so many hostile requests over every endpoint of the OpenAPI document, by that seed. One in ten is a job file with
+ * broken records; what is taken of it is opened, counted and priced.
+ */
 const [, , requests = "5000", seed = "1"] = process.argv;
 const LONGEST_MS = 2000;
 const AT_ONCE = 2;
+const FILE_EVERY = 10;
+/** What a job that was taken in must answer for ever. */
+const OPENED = ["", "/counts", "/price", "/total", "/quote-draft", "/changes?since=0"];
 const OWNER = { email: "ros@fernhollow.example", password: "porch-demo-2026" };
 /** They end the session that all else is asked by. */
 const LEFT_OUT = new Set(["delete /session", "delete /account/sessions/:id"]);
@@ -37,30 +46,47 @@ async function fuzz(address: string): Promise<void> {
   const random = randomBy(Number(seed));
   const statuses = new Map<number, number>();
   const failures: string[] = [];
+  const jobFile = valid.get("post /job-files")?.body as JobFile;
+  let filesTaken = 0;
   const times: { readonly ms: number; readonly what: string }[] = [];
 
-  async function one(index: number): Promise<void> {
-    const operation = operations[index % operations.length];
-    if (!operation) return;
-    const request = hostileRequest(
-      random,
-      operation,
-      valid.get(`${operation.method} ${operation.path}`) ?? { params: {} },
-    );
-    const what = `${operation.method} ${operation.path} (${request.odd})`;
+  async function sent(what: string, asking: Promise<Response>): Promise<Response | undefined> {
     const from = performance.now();
-    const answer = await ros
-      .ask(request.method.toUpperCase(), request.path, request.body, request.headers)
-      .catch((error) => error);
+    const answer: unknown = await asking.catch((error: unknown) => error);
     if (!(answer instanceof Response)) {
       failures.push(`${what}: ${answer}`);
-      return;
+      return undefined;
     }
-    await answer.arrayBuffer();
+    const bytes = await answer.arrayBuffer();
     times.push({ ms: performance.now() - from, what });
     statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1);
     if (answer.status >= 500) failures.push(`${what}: ${answer.status}`);
     if (answer.status === 401) ros = await signedIn(api, OWNER);
+    return new Response(bytes.byteLength === 0 ? null : bytes, { status: answer.status });
+  }
+
+  /** A file with broken records; a job that was made of it is opened, and thrown away. */
+  async function oneFile(): Promise<void> {
+    const broken = brokenJobFile(random, jobFile);
+    const what = `a job file (${broken.odd})`;
+    const answer = await sent(what, ros.ask("POST", "/job-files", broken.text));
+    if (answer?.status !== 201) return;
+    filesTaken += 1;
+    const job: { readonly id: string } = await answer.json();
+    for (const path of OPENED) {
+      const opened = await sent(`${path} of ${what}`, ros.ask("GET", `/jobs/${job.id}${path}`));
+      if (opened?.status !== 200) failures.push(`${path} of ${what}: ${opened.status}`);
+    }
+    await sent(`bin of ${what}`, ros.ask("POST", `/jobs/${job.id}/bin`, { commandId: randomUUID() }));
+  }
+
+  async function one(index: number): Promise<void> {
+    if (index % FILE_EVERY === 0) return oneFile();
+    const operation = operations[index % operations.length];
+    if (!operation) return;
+    const fits = valid.get(`${operation.method} ${operation.path}`) ?? { params: {} };
+    const { method, path, body, headers, odd } = hostileRequest(random, operation, fits);
+    await sent(`${operation.method} ${operation.path} (${odd})`, ros.ask(method.toUpperCase(), path, body, headers));
   }
 
   const warm = Math.min(200, Number(requests));
@@ -81,6 +107,9 @@ async function fuzz(address: string): Promise<void> {
   const slow = times.filter(({ ms }) => ms > LONGEST_MS);
   const sorted = times.map(({ ms }) => ms).toSorted((a, b) => a - b);
   console.log(`${requests} hostile requests over ${operations.length} operations, seed ${seed}`);
+  console.log(
+    `of ${Math.ceil(Number(requests) / FILE_EVERY)} job files with broken records ${filesTaken} were taken in`,
+  );
   console.log(
     [...statuses]
       .toSorted(([a], [b]) => a - b)

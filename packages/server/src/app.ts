@@ -7,14 +7,13 @@ import cookieParser from "cookie-parser";
 import express, { type Express, type RequestHandler } from "express";
 import helmet from "helmet";
 import type { Logger } from "pino";
-import { pinoHttp } from "pino-http";
 import type { DataSource } from "typeorm";
 import type { Config } from "./config";
-import { toldOf } from "./database/failures";
 import { allEndpoints } from "./endpoints";
 import type { BodyOf, Endpoint } from "./http/endpoint";
 import { mount } from "./http/mount";
 import { problemHandler, unknownRoute } from "./http/problemDetails";
+import { requestLog } from "./http/requestLog";
 import { type Receiving, startReceiving, UNKNOWN_BODY, USUAL_BODY } from "./http/receiving";
 import { requireFewValues } from "./http/wellFormed";
 import { openApiDocument } from "./openapi/document";
@@ -171,14 +170,7 @@ export function createApp(dataSource: DataSource, config: Config, logger: Logger
   app.disable("x-powered-by");
   app.set("query parser", "simple");
   app.set("trust proxy", config.trustedHops);
-  app.use(
-    pinoHttp({
-      logger,
-      autoLogging: { ignore: (request) => !request.url?.startsWith("/api/") },
-      wrapSerializers: false,
-      serializers: { err: toldOf },
-    }),
-  );
+  app.use(requestLog(logger));
   app.use(working.metrics.timed, giveNonce, securityHeaders(config), compression());
   app.get("/metrics", metricsPage(working.metrics, config));
   app.use("/api/v1", apiRouter(dataSource, config, working));

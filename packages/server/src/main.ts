@@ -64,7 +64,6 @@ async function main(): Promise<void> {
   let working: Working | undefined;
   const logger = pino({
     level: given.logLevel,
-    redact: ["req.headers.cookie", 'req.headers["x-csrf-token"]', 'res.headers["set-cookie"]'],
     serializers: { err: toldOf },
   });
   // Each request is by itself, and what is kept lies in the database: what was not foreseen in one ends nothing else.

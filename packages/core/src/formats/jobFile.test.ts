@@ -15,6 +15,8 @@ const file = {
   quotes: [],
 };
 
+const photo = { id: "p", contentType: "image/png", base64: "AAAA" };
+
 describe("a job file", () => {
   it("comes back as it went out", () => {
     expect(readJobFile(JSON.parse(JSON.stringify(file)))).toEqual({ ok: true, file, unknownParts: [] });
@@ -30,6 +32,13 @@ describe("a job file", () => {
     ],
     ["a job without a title", { ...file, job: { ...file.job, title: "" } }, "job.title"],
     ["parts that are no list", { ...file, parts: {} }, "parts"],
+    [
+      "two parts of one id",
+      { ...file, parts: [file.parts[0], { ...file.parts[0], name: "Its double" }] },
+      "parts.1.id",
+    ],
+    ["two photos of one id", { ...file, photos: [photo, photo] }, "photos.1.id"],
+    ["a part of no version", { ...file, parts: [{ ...file.parts[0], schemaVersion: "1" }] }, "parts.0.schemaVersion"],
     ["a job of a newer version", { ...file, job: { ...file.job, schemaVersion: 99 } }, "job.schemaVersion"],
   ])("with %s is refused, and the place named", (_what, data, path) => {
     const result = readJobFile(data);
@@ -38,7 +47,7 @@ describe("a job file", () => {
   });
 
   it("keeps parts of a newer version or an unknown kind as they are, and reads the rest", () => {
-    const newer = { ...file.parts[0], schemaVersion: 99, name: "Newer" };
+    const newer = { ...file.parts[0], id: "newer", schemaVersion: 99, name: "Newer" };
     const strange = { kind: "hovercraft", id: "h", name: "Skirt", fans: 2 };
     const result = readJobFile({ ...file, parts: [newer, ...file.parts, strange] });
     expect(result.ok && result.file.parts).toEqual(file.parts);

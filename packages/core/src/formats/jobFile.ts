@@ -84,6 +84,22 @@ const readQuote = (stored: unknown): Parsed<JobFile["quotes"][number]> => {
   );
 };
 
+/** Ids that a list's records were given twice: which of the two another part lies on, nobody could say. */
+function doubledIn(list: unknown, path: string, what: string): Problem[] {
+  const seen = new Map<string, number>();
+  return (Array.isArray(list) ? list : []).flatMap((each, index) => {
+    const { id } = recordOf(each);
+    if (typeof id !== "string") return [];
+    const first = seen.get(id);
+    if (first === undefined) {
+      seen.set(id, index);
+      return [];
+    }
+    const message = `This ${what} has the id of another, ${path}.${first}: one of the two is to go, or to be given its own.`;
+    return [problem("doubled", `${path}.${index}.id`, message)];
+  });
+}
+
 /** An assembly or standard of a newer program is left out: what is counted with it then says that it is not there. */
 const unlessNewer = <T>({ values, problems }: Found<T>): Found<T> => ({
   values,
@@ -105,6 +121,8 @@ export function readJobFile(data: unknown): JobFileResult {
   const problems = [
     ...(job.ok ? [] : [{ ...job.problem, path: under("job", job.problem.path) }]),
     ...[parts, assemblies, standards, quotes].flatMap((each) => each.problems),
+    ...doubledIn(file.parts, "parts", "part"),
+    ...doubledIn(file.photos, "photos", "photo"),
   ];
   const whole = jobFileSchema.safeParse({
     ...file,

@@ -18,6 +18,17 @@ describe("migrate", () => {
     expect(migrate("text", steps)).toEqual({ ok: true, value: "text" });
   });
 
+  it.each([0, -1, 1.5, "1", null, {}, Number.NaN])(
+    "refuses a record of version %p: lifted again it would be another",
+    (schemaVersion) => {
+      expect(migrate({ schemaVersion, first: 7 }, steps)).toMatchObject({ ok: false, problem: { code: "no-version" } });
+    },
+  );
+
+  it("lifts a record from before there were versions from the first", () => {
+    expect(migrate({ first: 7 }, steps)).toMatchObject({ ok: true, value: { schemaVersion: 3, second: 7 } });
+  });
+
   it("refuses a record from a newer program", () => {
     expect(migrate({ schemaVersion: 4 }, steps)).toMatchObject({ ok: false, problem: { code: "too-new" } });
   });

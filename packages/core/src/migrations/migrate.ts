@@ -21,11 +21,18 @@ export const newestVersion = (migrations: readonly Migration[]): number =>
 export const versionOf = (record: unknown): number =>
   isRecord(record) && typeof record.schemaVersion === "number" ? record.schemaVersion : 1;
 
+/** Records from before there were versions have none. */
+const isVersion = (version: unknown): boolean =>
+  version === undefined || (typeof version === "number" && Number.isInteger(version) && version >= 1);
+
 /** Brings an old record up to date, step by step. A record newer than this program is refused, not guessed at. */
 export function migrate(record: unknown, migrations: readonly Migration[]): Parsed<unknown> {
   if (!isRecord(record)) return parsed(record);
   const newest = newestVersion(migrations);
   const version = versionOf(record);
+  if (!isVersion(record.schemaVersion)) {
+    return refused("no-version", "This says no version that there could be: a whole number from 1.", "schemaVersion");
+  }
   if (version > newest) {
     return refused("too-new", `This was made by a newer version (${version}; here ${newest}).`, "schemaVersion");
   }

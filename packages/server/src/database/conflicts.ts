@@ -15,5 +15,9 @@ const MET_ANOTHER: ReadonlySet<unknown> = new Set([
 export const metAnother = (error: unknown): boolean =>
   error instanceof QueryFailedError && MET_ANOTHER.has(codeOf(error.driverError));
 
+/** A second of its kind: sent twice at the same moment, it is there when one looks again. What still is a second then is so by itself. */
+export const isSecond = (error: unknown): boolean =>
+  error instanceof QueryFailedError && codeOf(error.driverError) === "ER_DUP_ENTRY";
+
 const codeOf = (error: unknown): unknown =>
   typeof error === "object" && error !== null && "code" in error ? error.code : undefined;

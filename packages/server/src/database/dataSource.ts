@@ -19,7 +19,7 @@ import { Accounts1766800000000 } from "./accounts";
 import { Assemblies1764200000000 } from "./assemblies";
 import { ChangeNumbers1764600000000 } from "./changeNumbers";
 import { noteCluster } from "./alone";
-import { metAnother } from "./conflicts";
+import { isSecond, metAnother } from "./conflicts";
 import { DeckStarters1766400000000 } from "./deckStarters";
 import { FloorStarters1766000000000 } from "./floorStarters";
 import { GroundStarters1765000000000 } from "./groundStarters";
@@ -112,12 +112,14 @@ export async function inTransaction<T>(
     try {
       return await dataSource.transaction("READ COMMITTED", work);
     } catch (error) {
-      if (tries >= MOST_TRIES || !metAnother(error)) throw error;
+      if (tries >= (isSecond(error) ? MOST_TRIES_OF_A_SECOND : MOST_TRIES) || !metAnother(error)) throw error;
       // Two who meet again and again are pulled apart.
-      await pause(Math.random() * 10 * 2 ** tries);
+      await pause(Math.random() * Math.min(10 * 2 ** tries, LONGEST_PAUSE_MS));
     }
   }
 }
 
 /** Over a cluster work may meet another each time that it comes to its end. */
 const MOST_TRIES = 12;
+const MOST_TRIES_OF_A_SECOND = 4;
+const LONGEST_PAUSE_MS = 500;

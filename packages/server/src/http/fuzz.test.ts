@@ -1,4 +1,5 @@
 import { allEndpoints } from "../endpoints";
+import { brokenJobFile } from "../testing/brokenJobFiles";
 import { hostileRequest, randomBy } from "../testing/hostileRequests";
 import { type Agent, startTestServer, type TestServer } from "../testing/testServer";
 import { validRequests } from "../testing/validRequests";
@@ -13,6 +14,9 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 const ROUNDS = 6;
+const FILES = 60;
+/** What a job that was taken in must answer for ever. */
+const OPENED = ["", "/counts", "/price", "/quote-draft", "/changes?since=0"];
 /** They end the session that all else is asked by. */
 const LEFT_OUT = new Set(["delete /session", "delete /account/sessions/:id"]);
 
@@ -44,6 +48,28 @@ it("hostile requests over every endpoint are answered, and none as a failure of 
   await ros.get("/api/v1/health").expect(200);
 }, 120_000);
 
+it("a job file with broken records is refused, or makes a job that opens", async () => {
+  const { items } = (await ros.get("/api/v1/jobs?find=Quillmoor").expect(200)).body;
+  const valid = (await ros.get(`/api/v1/jobs/${items[0].id}/file`).expect(200)).body;
+  const random = randomBy(20_261_201);
+  const failures: string[] = [];
+  const statuses = new Set<number>();
+  for (let index = 0; index < FILES; index += 1) {
+    const { text, odd } = brokenJobFile(random, valid);
+    const answer = await ros.post("/api/v1/job-files").set("content-type", "application/json").send(text);
+    statuses.add(answer.status);
+    if (answer.status !== 201 && answer.status !== 422 && answer.status !== 400)
+      failures.push(`${odd}: ${answer.status}`);
+    if (answer.status !== 201) continue;
+    for (const path of OPENED) {
+      const opened = await ros.get(`/api/v1/jobs/${answer.body.id}${path}`);
+      if (opened.status !== 200) failures.push(`${path} of ${odd}: ${opened.status}`);
+    }
+  }
+  expect(failures).toEqual([]);
+  expect([...statuses].toSorted()).toEqual(expect.arrayContaining([201, 422]));
+}, 120_000);
+
 describe("what hostile requests have found", () => {
   it("an address for mail that is an object with a way of its own to be text is no address", async () => {
     await server
@@ -51,6 +77,23 @@ describe("what hostile requests have found", () => {
       .post("/api/v1/session")
       .send({ email: { toString: 1 }, password: "x" })
       .expect(422);
+  });
+
+  it("a token that is a list nested without end lets nobody in, and breaks nothing", async () => {
+    const token = `${"[".repeat(5000)}${"]".repeat(5000)}`;
+    const asking = server.stranger().post("/api/v1/invitation/accept").set("content-type", "application/json");
+    await asking.send(`{"token":${token},"name":"N","password":"wet rope and shovel"}`).expect(422);
+  });
+
+  it("two parts of one id in a job file are refused by their places, and at once", async () => {
+    const { items } = (await ros.get("/api/v1/jobs?find=Quillmoor").expect(200)).body;
+    const file = (await ros.get(`/api/v1/jobs/${items[0].id}/file`).expect(200)).body;
+    const parts = [...file.parts, { ...file.parts[0], name: "Its double" }];
+    const { body } = await ros
+      .post("/api/v1/job-files")
+      .send({ ...file, parts })
+      .expect(422);
+    expect(body.problems).toMatchObject([{ code: "doubled", path: `parts.${file.parts.length}.id` }]);
   });
 
   it("a body nested without end goes to no thread", async () => {

@@ -16,6 +16,10 @@ const placeOf = (request: Request): string => ipKeyGenerator(request.ip ?? "");
 
 const hashed = (text: string): string => createHash("sha256").update(text).digest("hex");
 
+/** The token that was sent. What is none is one and the same for all: it opens nothing. */
+const tokenIn = (body: { readonly token?: unknown } | undefined): string =>
+  typeof body?.token === "string" ? body.token : "";
+
 /** The person that a request is for: by their id where there is one, else by the address that was given, as a hash, as it may be any text. */
 async function personOf(dataSource: DataSource, request: Request): Promise<string> {
   const typed: unknown = request.body?.email;
@@ -129,7 +133,7 @@ const LIMITS: Readonly<Record<string, readonly Tries[]>> = {
   "/invitation/accept": [
     { most: 60, wrongOnly: true, of: atPlace("link"), detail: TOO_MANY },
     // Each may send a letter.
-    { most: 5, wrongOnly: false, of: (request) => `accept ${hashed(String(request.body?.token))}`, detail: TOO_MANY },
+    { most: 5, wrongOnly: false, of: ({ body }) => `accept ${hashed(tokenIn(body))}`, detail: TOO_MANY },
   ],
   "/confirm": [{ most: 60, wrongOnly: true, of: atPlace("link"), detail: TOO_MANY }],
   "/new-password": [{ most: 60, wrongOnly: true, of: atPlace("link"), detail: TOO_MANY }],

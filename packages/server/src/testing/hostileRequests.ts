@@ -23,8 +23,8 @@ export function randomBy(seed: number): () => number {
   };
 }
 
-type Random = () => number;
-const oneOf = <T>(random: Random, all: readonly T[]): T => {
+export type Random = () => number;
+export const oneOf = <T>(random: Random, all: readonly T[]): T => {
   const found = all[Math.floor(random() * all.length)];
   if (found === undefined && all.length === 0) throw new Error("oneOf: there is nothing to choose from");
   return found as T;
@@ -33,7 +33,7 @@ const oneOf = <T>(random: Random, all: readonly T[]): T => {
 const deep = (levels: number): string => `${"[".repeat(levels)}${"]".repeat(levels)}`;
 
 /** Values that somebody could send, as JSON text: some no parser should take. */
-const ODD_JSON: readonly string[] = [
+export const ODD_JSON: readonly string[] = [
   "null",
   "true",
   "0",
@@ -113,7 +113,7 @@ const TYPES: readonly string[] = [
 ];
 
 /** Places in a body: the keys that lead to each of its values. */
-function placesIn(
+export function placesIn(
   value: unknown,
   path: readonly string[] = [],
   found: (readonly string[])[] = [],
@@ -128,7 +128,7 @@ function placesIn(
 const HOLE = "a hole in a body 9d1f";
 
 /** The body as JSON with something else at one place. */
-function withAt(body: unknown, path: readonly string[], json: string): string {
+export function withAt(body: unknown, path: readonly string[], json: string): string {
   const copy: unknown = structuredClone(body);
   let place = copy as Record<string, unknown>;
   for (const key of path.slice(0, -1)) place = place[key] as Record<string, unknown>;
