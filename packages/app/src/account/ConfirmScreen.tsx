@@ -6,7 +6,7 @@ import { beginSession } from "../api/session";
 import { Button } from "../components/Button";
 import { FailureNotice } from "../components/FailureNotice";
 import { Notice } from "../components/Notice";
-import { Body } from "../components/Text";
+import { Body, Faint } from "../components/Text";
 import { useAttempt } from "../components/useAttempt";
 import { EntryPage } from "./EntryPage";
 import { LinkGone } from "./InvitationScreen";
@@ -42,10 +42,11 @@ export function ConfirmScreen() {
   return (
     <EntryPage
       title="Is this your address?"
-      lead="You came by the link of a letter: the address that it went to is yours."
+      lead="You came here by the link of a letter. Is the address that it was sent to yours?"
     >
       <FailureNotice title="Not confirmed" failure={failure} />
       <Button label="Yes, it is mine" onPress={confirm} />
+      <Faint>If you asked for nothing here, close this page: nothing happens, and the link ends by itself.</Faint>
     </EntryPage>
   );
 }

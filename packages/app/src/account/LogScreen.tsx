@@ -82,7 +82,7 @@ function Line({ line: { at, what, who, place, device, about } }: { readonly line
   return (
     <View
       role="listitem"
-      className={`border-b border-rule py-2 ${stands ? "border-l-4 border-l-clay pl-3" : ""} ${wide ? "flex-row gap-6" : "gap-0.5"}`}
+      className={`border-b border-rule py-2 border-l-4 pl-3 ${stands ? "border-l-clay" : "border-l-transparent"} ${wide ? "flex-row gap-6" : "gap-0.5"}`}
     >
       <Faint className={`figures ${wide ? "w-40" : ""}`}>{format(new Date(at), "d MMM yyyy, HH:mm")}</Faint>
       <View className="min-w-0 flex-1">

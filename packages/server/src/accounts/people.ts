@@ -3,6 +3,7 @@ import { type DataSource, type EntityManager, IsNull, MoreThan } from "typeorm";
 import { z } from "zod";
 import { lockCompany, ROLES, userEntity, type UserRow } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
+import { noteEvent } from "../events/note";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound, unfit } from "../http/problemDetails";
 import type { Received } from "../http/received";
@@ -257,12 +258,15 @@ export const peopleEndpoints = (dataSource: DataSource, { mailer, links, inBackg
     access: "owner",
     summary: "Take an invitation back: its link no longer works",
     status: 204,
-    noted: { what: "invitation-taken-back" },
-    handle: async ({ user, param }) => {
-      const { affected } = await dataSource
-        .getRepository(invitationEntity)
-        .delete({ id: param("id"), companyId: user.companyId });
-      if (!affected) throw notFound("invitation");
+    handle: async ({ user, param, received }) => {
+      await inTransaction(dataSource, async (manager) => {
+        const invitations = manager.getRepository(invitationEntity);
+        const where = { id: param("id"), companyId: user.companyId };
+        const open = await invitations.findOneBy(where);
+        const { affected } = await invitations.delete(where);
+        if (!affected) throw notFound("invitation");
+        await noteEvent(manager, "invitation-taken-back", user, received, open?.email);
+      });
     },
   }),
 ];

@@ -31,6 +31,20 @@ const safetySchema = limitsSchema
 
 type Row = { secondFactorForAll: number; idleHours: number | null; longestDays: number | null };
 
+const DAY_HOURS = 24;
+const daysOf = (hours: number): string => (hours % DAY_HOURS === 0 ? `${hours / DAY_HOURS} d` : `${hours} h`);
+
+/** What was changed, for the company's log. */
+function inWords({ secondFactorForAll, idleHours, longestDays }: z.infer<typeof changeSchema>): string {
+  const ofIdle = idleHours === null ? "as on the server" : daysOf(idleHours ?? 0);
+  const ofLongest = longestDays === null ? "as on the server" : `${longestDays} d`;
+  return [
+    ...(secondFactorForAll === undefined ? [] : [`second factor for everybody: ${secondFactorForAll ? "yes" : "no"}`]),
+    ...(idleHours === undefined ? [] : [`signed out without a visit: ${ofIdle}`]),
+    ...(longestDays === undefined ? [] : [`signed out in any case: ${ofLongest}`]),
+  ].join(", ");
+}
+
 /** What an owner says of how people sign in, and how much room the company has. */
 export const safetyEndpoints = (
   dataSource: DataSource,
@@ -65,7 +79,7 @@ export const safetyEndpoints = (
       summary: "Change what the company asks of those who sign in; it holds from the next request of each",
       status: 200,
       body: changeSchema,
-      noted: { what: "safety-changed", about: ({ body }) => JSON.stringify(body ?? null).slice(0, 200) },
+      noted: { what: "safety-changed", about: ({ body }) => inWords(changeSchema.parse(body)) },
       answer: safetySchema,
       handle: async ({ user, body }) => {
         // Who asks it of all shows that it can be done, and does not shut themselves out.

@@ -40,9 +40,35 @@ describe("the log of a company", () => {
       ["signed-in-on-new-device", "Juno Vale"],
       ["not-signed-in", "Juno Vale"],
     ]);
-    expect(lines[3]?.about).toBe("Juno Vale, role crew");
+    expect(lines.slice(0, 4).map(({ about }) => about)).toEqual([
+      NEW_JOB.title,
+      NEW_JOB.title,
+      "",
+      "Juno Vale, role crew",
+    ]);
     expect(lines.every(({ place }) => /127\.0\.0\.1/.test(place))).toBe(true);
     await juno.get("/api/v1/events").expect(403);
+  });
+
+  it("says in words what was taken, changed or taken back, also of what is gone", async () => {
+    const [item] = (await ros.get("/api/v1/price-list").expect(200)).body.items;
+    const changes = [{ baseRevision: 0, item: { ...item.item, code: "noted/one" } }];
+    const batch = (await ros.post("/api/v1/price-batches").send({ fromWhere: "yard.csv", changes }).expect(201)).body;
+    await ros.post(`/api/v1/price-batches/${batch.id}/undo`).expect(200);
+    await ros.patch("/api/v1/company/safety").send({ idleHours: 48, longestDays: null }).expect(200);
+    await ros.patch("/api/v1/company/safety").send({ idleHours: null, longestDays: 20 }).expect(200);
+    const invite = { name: "Wren", email: "wren@puddock.example", role: "crew" };
+    const { invitation } = (await ros.post("/api/v1/invitations").send(invite).expect(201)).body;
+    await ros.delete(`/api/v1/invitations/${invitation.id}`).expect(204);
+    expect((await log()).slice(0, 6).map(({ what, about }) => [what, about])).toEqual([
+      ["invitation-taken-back", "wren@puddock.example"],
+      ["invited", "email wren@puddock.example, role crew"],
+      ["safety-changed", "signed out without a visit: as on the server, signed out in any case: 20 d"],
+      ["safety-changed", "signed out without a visit: 2 d, signed out in any case: as on the server"],
+      ["prices-taken-back", "yard.csv, items: 1"],
+      ["prices-taken", "yard.csv, items: 1"],
+    ]);
+    await ros.patch("/api/v1/company/safety").send({ longestDays: null }).expect(200);
   });
 
   it("has nothing of what was refused, nothing of another company, and no password", async () => {

@@ -1,3 +1,4 @@
+import type { DataSource } from "typeorm";
 import type { z } from "zod";
 import type { Role, UserRow } from "../companies/entity";
 import type { EventKind } from "../events/entity";
@@ -42,7 +43,11 @@ export type BodyOf = "json" | "record" | "large-json" | "picture" | "job-file";
 export type Lane = "reckoning" | "records";
 
 /** What of a request goes into the company's log once it was done. */
-export type Noted = { readonly what: EventKind; readonly about?: (received: Received) => string };
+export type Noted = {
+  readonly what: EventKind;
+  /** What it was about, in words that are understood when the record itself is gone. */
+  readonly about?: (received: Received, source: DataSource) => string | Promise<string>;
+};
 
 type Shared = {
   readonly method: "get" | "post" | "put" | "patch" | "delete";

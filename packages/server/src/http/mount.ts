@@ -111,7 +111,8 @@ export function mount(router: Router, endpoints: readonly Endpoint[], mounted: M
 
   async function note({ noted }: Endpoint, received: Received): Promise<void> {
     if (!noted || !received.signedIn) return;
-    await noteEvent(dataSource, noted.what, received.signedIn.user, received, noted.about?.(received) ?? "");
+    const about = (await noted.about?.(received, dataSource)) ?? "";
+    await noteEvent(dataSource, noted.what, received.signedIn.user, received, about);
   }
 
   const handlerOf =

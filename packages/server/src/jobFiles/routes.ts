@@ -26,6 +26,7 @@ import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, unfit } from "../http/problemDetails";
 import { Reply } from "../http/reply";
 import { jobAnswer, jobAnswerSchema } from "../jobs/answers";
+import { aboutJob } from "../jobs/aboutJob";
 import { changeOnce } from "../jobs/commands";
 import type { JobRow } from "../jobs/entity";
 import { insertJob } from "../jobs/routes";
@@ -199,7 +200,7 @@ export const jobFileEndpoints = (
     access: "sees-costs",
     summary: "The whole job as one file",
     status: 200,
-    noted: { what: "job-exported", about: ({ params }) => params.jobId ?? "" },
+    noted: { what: "job-exported", about: aboutJob },
     answer: jobFileSchema,
     lane: "reckoning",
     handle: async ({ user, param }) => {

@@ -4,6 +4,7 @@ import { userEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { notFound } from "../http/problemDetails";
+import { aboutJob } from "./aboutJob";
 import { commandOf, once } from "./commands";
 import { type JobRow, jobEntity } from "./entity";
 import { BIN_DAYS, lockJob } from "./store";
@@ -43,8 +44,6 @@ const shown = ({ id, data, binnedAt, binnedBy }: JobRow, names: ReadonlyMap<stri
   };
 };
 
-const about = { about: ({ params }: { params: Readonly<Record<string, string>> }) => params.jobId ?? "" };
-
 /** Jobs that are deleted: out of everybody's sight at once, gone with all that is theirs after some weeks, and to be had back until then. */
 export const jobBinEndpoints = (dataSource: DataSource): Endpoint[] => [
   endpoint({
@@ -53,7 +52,7 @@ export const jobBinEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: `Delete a job: it can be restored for ${BIN_DAYS} days, and is then gone with its photos and quotes`,
     status: 200,
-    noted: { what: "job-deleted", ...about },
+    noted: { what: "job-deleted", about: aboutJob },
     body: commandSchema,
     answer: z.object({ deleted: z.literal(true) }),
     handle: ({ user, param, body }) =>
@@ -72,7 +71,7 @@ export const jobBinEndpoints = (dataSource: DataSource): Endpoint[] => [
     access: "sees-costs",
     summary: "Bring a deleted job back",
     status: 200,
-    noted: { what: "job-restored", ...about },
+    noted: { what: "job-restored", about: aboutJob },
     body: commandSchema,
     answer: z.object({ restored: z.literal(true) }),
     handle: ({ user, param, body }) =>

@@ -7,6 +7,7 @@ import { requireQuota } from "../companies/usage";
 import type { Config } from "../config";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
+import type { Received } from "../http/received";
 import { changeOnce } from "../jobs/commands";
 import { type PriceBatchRow, priceBatchEntity, priceItemVersionEntity } from "./entity";
 import { type ItemChange, lockItems, saveItems } from "./save";
@@ -78,7 +79,7 @@ export const priceBatchEndpoints = (dataSource: DataSource, { quotas }: Pick<Con
     // Tens of thousands of items, each written twice.
     longestMs: 90_000,
     body: takeSchema,
-    noted: { what: "prices-taken" },
+    noted: { what: "prices-taken", about: aboutBatch },
     answer: batchSchema,
     handle: ({ user, body, received }) =>
       changeOnce(dataSource, { user, received }, "take-prices", async (manager) => {
@@ -106,7 +107,7 @@ export const priceBatchEndpoints = (dataSource: DataSource, { quotas }: Pick<Con
     summary: "Put items back to what they were before a batch; those changed since stay, and are named",
     status: 200,
     lane: "reckoning",
-    noted: { what: "prices-taken-back" },
+    noted: { what: "prices-taken-back", about: aboutBatch },
     answer: z.object({ batch: batchSchema, left: z.array(z.string()) }),
     handle: ({ user, param, received }) =>
       changeOnce(dataSource, { user, received }, "undo-prices", async (manager) => {
@@ -124,6 +125,15 @@ export const priceBatchEndpoints = (dataSource: DataSource, { quotas }: Pick<Con
       }),
   }),
 ];
+
+/** The batch that a request was about, or the one that it has just made: where from, and how many items. */
+async function aboutBatch({ params, signedIn }: Received, source: DataSource): Promise<string> {
+  if (!signedIn) return "";
+  const { companyId, id: byUserId } = signedIn.user;
+  const where = params.id === undefined ? { companyId, byUserId } : { companyId, id: params.id };
+  const [batch] = await source.getRepository(priceBatchEntity).find({ where, order: { at: "DESC" }, take: 1 });
+  return batch ? `${batch.fromWhere}, items: ${batch.itemCount}` : "";
+}
 
 type Back = { readonly back: ItemChange[]; readonly left: string[] };
 

@@ -9,6 +9,7 @@ import { companyMarkEntity } from "../companies/mark";
 import { inTransaction } from "../database/dataSource";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound } from "../http/problemDetails";
+import { aboutJob } from "../jobs/aboutJob";
 import { commandOf, once } from "../jobs/commands";
 import { jobOf, lockJob, partsOf, touchJob } from "../jobs/store";
 import { paperPictures } from "../pdf/paperPictures";
@@ -169,7 +170,7 @@ export const quoteEndpoints = (dataSource: DataSource, { pictures }: Services): 
     summary: "Issue the job's quote as it stands; later changes to the job leave it as it is",
     status: 201,
     lane: "reckoning",
-    noted: { what: "quote-issued", about: ({ params }) => params.jobId ?? "" },
+    noted: { what: "quote-issued", about: aboutJob },
     body: issueSchema,
     answer: quoteAnswerSchema,
     handle: ({ user, param, body }) =>
