@@ -15,6 +15,8 @@ import { withDemoServer } from "./lib/demoServer.mjs";
  */
 const [, , requests = "5000", seed = "1"] = process.argv;
 const LONGEST_MS = 2000;
+/** Everything of a company as a stream: as many jobs as these requests have made. */
+const AS_LONG_AS_IT_TAKES = "get /company/file";
 const AT_ONCE = 2;
 const FILE_EVERY = 10;
 /** What a job that was taken in must answer for ever. */
@@ -104,7 +106,7 @@ async function fuzz(address: string): Promise<void> {
   await pause(5000);
   const after = await memoryOf(address);
 
-  const slow = times.filter(({ ms }) => ms > LONGEST_MS);
+  const slow = times.filter(({ ms, what }) => ms > LONGEST_MS && !what.startsWith(AS_LONG_AS_IT_TAKES));
   const sorted = times.map(({ ms }) => ms).toSorted((a, b) => a - b);
   console.log(`${requests} hostile requests over ${operations.length} operations, seed ${seed}`);
   console.log(

@@ -21,7 +21,7 @@ export function OpenSummary() {
             {`${formatMoney(range.least, currency)} to ${formatMoney(range.most, currency)}`}
           </Figure>
           <Body>
-            {`Priced at ${formatMoney(range.total, currency)} now; this is the total once all ${range.points.length} open points are settled${pricing?.adjust ? ", before the price that was typed" : ""}.`}
+            {`Priced at ${formatMoney(range.total, currency)} now; this is the total once ${range.points.length === 1 ? "the open point is" : `all ${range.points.length} open points are`} settled${pricing?.adjust ? ", before the price that was typed" : ""}.`}
           </Body>
           {unknown > 0 ? (
             <Body>{`${unknown === 1 ? "One more is" : `${unknown} more are`} not measured, and nobody can say what ${unknown === 1 ? "it comes" : "they come"} to.`}</Body>

@@ -39,10 +39,12 @@ export function PriceScreen() {
       className="min-h-0 flex-1"
       contentContainerClassName={`mx-auto w-full gap-6 p-4 pb-10 ${wide ? "max-w-5xl flex-row" : "max-w-xl"}`}
     >
-      <View className={wide ? "min-w-0 flex-1" : ""}>
+      <View className={`gap-4 ${wide ? "min-w-0 flex-1" : ""}`}>
         <FormerTotal />
-        {wide ? null : <OpenSummary />}
-        <CostToPrice buildUp={buildUp} pricing={pricing} />
+        <View>
+          {wide ? null : <OpenSummary />}
+          <CostToPrice buildUp={buildUp} pricing={pricing} />
+        </View>
       </View>
       <View className={`gap-6 ${wide ? "w-[380px]" : ""}`}>
         <View className="gap-3">
