@@ -47,6 +47,7 @@ async function startNode(folder, node, { isFirst, peers, password }) {
     `--datadir=${dataFolder}`,
     `--port=${port}`,
     `--socket=${join(dataFolder, "s")}`,
+    `--tmpdir=${dataFolder}`,
     `--pid-file=${join(dataFolder, "pid")}`,
     "--bind-address=127.0.0.1",
     "--skip-name-resolve",

@@ -130,6 +130,8 @@ export async function startMariadb(folder, knownPort, more = []) {
     "--no-defaults",
     `--datadir=${dataFolder}`,
     `--socket=${join(socketFolder, "s")}`,
+    // Each clears its folder of temporary tables as it starts: in a shared one those of the others.
+    `--tmpdir=${socketFolder}`,
     `--init-file=${firstStatements(folder, password)}`,
     "--bind-address=127.0.0.1",
     `--port=${port}`,

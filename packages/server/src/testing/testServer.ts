@@ -12,12 +12,12 @@ import { insertStarters } from "../assemblies/store";
 import { companyEntity, type Role, userEntity } from "../companies/entity";
 import { type Config, readConfig } from "../config";
 import { createDataSource } from "../database/dataSource";
-import { loadDemo } from "../demo/load";
 import { DEMO_PASSWORD } from "../demo/people";
 import { type HeavyAnswers, startHeavyAnswers } from "../pool/heavyAnswers";
 import { priceItemEntity } from "../priceList/entity";
 import { closeServices, type Services, startServices } from "../services";
 import { type Metrics, startMetrics } from "../watching/metrics";
+import { migratedDatabase } from "./templateDatabase";
 
 export type Agent = ReturnType<typeof supertest.agent>;
 
@@ -54,10 +54,8 @@ export async function startTestServer(): Promise<TestServer> {
     LOG_LEVEL: "silent",
     WIDE_PORCH_WARM_THREADS: "0",
   });
-  await onServer(config, `CREATE DATABASE ${name}`);
+  await migratedDatabase(config, name);
   const dataSource = await createDataSource(config).initialize();
-  await dataSource.runMigrations();
-  await loadDemo(dataSource);
   const logger = pino({ level: "silent" });
   const heavy = startHeavyAnswers(config, logger);
   const services = startServices(config, logger, () => "https://porch.example");
