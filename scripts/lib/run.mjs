@@ -10,6 +10,19 @@ export function run(program, args, options = {}) {
   });
 }
 
+/** Runs a program and keeps what it says. Resolves to the exit code and that. */
+export function runQuietly(program, args, options = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(program, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"], ...options });
+    const said = [];
+    for (const stream of [child.stdout, child.stderr]) stream.on("data", (chunk) => said.push(chunk));
+    child.once("error", reject);
+    child.once("close", (code, signal) => {
+      resolve({ code: code ?? (signal ? 128 : 1), output: Buffer.concat(said).toString("utf8") });
+    });
+  });
+}
+
 /** Runs a program that must succeed. */
 export async function must(program, args, options = {}) {
   const code = await run(program, args, options);

@@ -152,7 +152,8 @@ describe("layout studs", () => {
     ...[300, 400, 450, 600].map((spacing) => ["metric", millimetres(spacing)] as const),
   ];
   it.each(cases)("%s at %d nm: n spacings have n + 1, for n to 1000", (system, spacingNm) => {
-    for (let n = 1; n <= 1000; n += 1) {
+    // Places are whole nanometres, so that nothing grows with n: past two hundred one in thirteen is looked at.
+    for (let n = 1; n <= 1000; n += n < 200 ? 1 : 13) {
       const wall = wallOf(system, { lengthNm: n * spacingNm, heightNm: millimetres(2400), spacingNm });
       const studs = layOut(wall, system).pieces.filter((piece) => piece.role === "stud").length;
       if (studs !== n + 1) throw new Error(`${n} spacings of ${spacingNm} nm have ${studs} studs`);
