@@ -1,21 +1,14 @@
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
 import { Secret, TOTP } from "otpauth";
+import { accessible } from "./support/accessible";
 import { addPart, closePad, enter, expect, place, saved, startJob, test } from "./support/app";
 import { freePort, runStartCommand } from "./support/startCommand";
 
 const PHONE = { width: 390, height: 844 };
 const WORDS = "larch gate kettle";
-
-async function accessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
-    .analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(" ")}`)).toEqual([]);
-}
 
 async function begin(page: Page, address: string): Promise<void> {
   await page.goto(address);

@@ -9,6 +9,9 @@ const refuseStorage = (page: Page) =>
     };
   });
 
+// The worker that opens the app without signal is wanted here; elsewhere each new page would fetch all of the app again for it.
+test.use({ serviceWorkers: "allow" });
+
 test("a device that keeps nothing works with signal, says so, and its mark is true", async ({ page, address }) => {
   await refuseStorage(page);
   await signIn(page, address, ROS);

@@ -15,13 +15,15 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   // A busy machine fails one in some hundreds for no fault of the app; what passes at the second try is listed as flaky.
   retries: 1,
-  workers: 2,
+  // Each waits for the app as much as the app works: three keep two cores busy.
+  workers: 3,
   fullyParallel: true,
   reporter: [["list"], ["json", { outputFile: resolve(__dirname, "../.test-data/playwright.json") }]],
   use: {
     launchOptions: { executablePath: "/usr/bin/chromium", args: CHROMIUM_FLAGS },
     acceptDownloads: true,
     locale: "en-GB",
+    serviceWorkers: "block",
   },
   projects: [
     { name: "phone", use: { viewport: phone, hasTouch: true } },

@@ -22,6 +22,9 @@ const PHONE = { width: 390, height: 844 };
 const onDevice = (page: import("@playwright/test").Page) =>
   expect(page.getByRole("status", { name: "Entries: On this device" })).toBeVisible();
 
+// The worker that opens the app without signal is wanted here; elsewhere each new page would fetch all of the app again for it.
+test.use({ serviceWorkers: "allow" });
+
 test("a room walked with a mistake in it is mended, kept without signal, and seen from a second browser", async ({
   page,
   context,

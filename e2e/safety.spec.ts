@@ -5,6 +5,9 @@ import { join } from "node:path";
 import { addPart, enter, expect, openLanternHouse, place, ROS, saved, signIn, startJob, test } from "./support/app";
 import { freePort, runStartCommand } from "./support/startCommand";
 
+// The worker that opens the app without signal is wanted here; elsewhere each new page would fetch all of the app again for it.
+test.use({ serviceWorkers: "allow" });
+
 test("entries outlive a reload, a killed server and no signal", async ({ page }) => {
   const dataFolder = mkdtempSync(join(tmpdir(), "wide porch kill "));
   const port = await freePort();

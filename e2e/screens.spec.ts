@@ -1,161 +1,144 @@
-import AxeBuilder from "@axe-core/playwright";
-import type { Page } from "@playwright/test";
+import { accessibleInLightAndDark } from "./support/accessible";
 import { expect, JUNO, openLanternHouse, ROS, signIn, test } from "./support/app";
 
-async function axeFindsNothing(page: Page, what: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa", "best-practice"])
-    .analyze();
-  const told = violations.map(
-    (each) => `${what}: ${each.id}: ${each.nodes.map((node) => node.html.slice(0, 160)).join(" | ")}`,
-  );
-  expect(told).toEqual([]);
-}
+test("axe finds nothing wrong where one measures", async ({ page, address }) => {
+  await page.goto(address);
+  await expect(page.getByRole("button", { name: ROS })).toBeVisible();
+  await accessibleInLightAndDark(page, "sign in");
+  await signIn(page, address, ROS);
+  await expect(page.getByRole("listitem").first()).toBeVisible();
+  await accessibleInLightAndDark(page, "jobs");
+  await page.goto(`${address}/jobs/new`);
+  await page.getByRole("button", { name: "Start measuring" }).click();
+  await expect(page.getByText("Give the job a name.")).toBeVisible();
+  await accessibleInLightAndDark(page, "new job with problems");
+  await page.goto(`${address}/price-list`);
+  await expect(page.getByText("Door frame")).toBeVisible();
+  await accessibleInLightAndDark(page, "price list");
+  await page.getByRole("button", { name: "Open Door frame" }).click();
+  await expect(page.getByRole("heading", { name: "Its prices until now" })).toBeVisible();
+  await accessibleInLightAndDark(page, "an item of the price list");
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  await page.goto(`${address}/jobs`);
+  await openLanternHouse(page);
+  await expect(page.getByRole("link", { name: /^Drying cupboard/ }).first()).toBeVisible();
+  await accessibleInLightAndDark(page, "measure");
+  const job = page.url().replace(/\/measure.*/, "");
+  await page.getByRole("button", { name: "Add a part" }).click();
+  await expect(page.getByRole("heading", { name: "What do you measure?" })).toBeVisible();
+  await accessibleInLightAndDark(page, "adding a part");
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  await page.getByRole("link", { name: "Plan of Ground" }).click();
+  await expect(page.getByRole("heading", { name: "Plan of Ground" })).toBeVisible();
+  await page.getByRole("button", { name: "Move rooms" }).click();
+  await accessibleInLightAndDark(page, "storey plan");
+  await page.getByRole("button", { name: "Back to the parts" }).click();
+  await page.getByRole("link", { name: /^Hall/ }).click();
+  await expect(page.getByTestId("room-floor")).toBeVisible();
+  await accessibleInLightAndDark(page, "room");
+  await page.getByRole("button", { name: "Wall B: 7' 6\"" }).click();
+  await accessibleInLightAndDark(page, "tape pad of a room");
+  await page.getByRole("button", { name: "Close tape pad" }).click();
+  await page.getByRole("button", { name: /^Floor area: / }).click();
+  await accessibleInLightAndDark(page, "working of a measure");
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  await page.getByRole("button", { name: "History" }).click();
+  await expect(page.getByText("The first version kept")).toBeVisible();
+  await accessibleInLightAndDark(page, "history");
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  await page.goto(`${address}/meter`);
+  await expect(page.getByRole("button", { name: "Measure" })).toBeVisible();
+  await accessibleInLightAndDark(page, "distance meter");
+  await page.goto(`${job}/measure`);
+  await page.getByRole("link", { name: /^House wall/ }).click();
+  await expect(page.getByTestId("live-count")).toBeVisible();
+  await accessibleInLightAndDark(page, "wall");
+  await page.goto(`${job}/measure`);
+  await page.getByRole("link", { name: /^Boot room roof/ }).click();
+  await page.getByRole("button", { name: /^Edge A: / }).click();
+  await expect(page.getByTestId("live-count")).toBeVisible();
+  await accessibleInLightAndDark(page, "roof");
+  await page
+    .getByRole("button", { name: /common rafters, cut/ })
+    .first()
+    .click();
+  await accessibleInLightAndDark(page, "how a rafter is cut");
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  await page.goto(`${job}/measure`);
+  await page.getByRole("link", { name: /^Porch deck/ }).click();
+  await expect(page.getByTestId("live-count")).toBeVisible();
+  await accessibleInLightAndDark(page, "deck");
+  await page.goto(`${job}/measure`);
+  await page.getByRole("link", { name: /^House wall/ }).click();
+  await page.getByRole("button", { name: "Choices of Window 1" }).click();
+  await accessibleInLightAndDark(page, "choices of an opening");
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  await page.getByRole("button", { name: "Length: 24' 0\"" }).click();
+  await page.getByRole("textbox", { name: "Length" }).fill("24' +");
+  await accessibleInLightAndDark(page, "tape pad");
+  await page.goto(`${address}/no/such/place`);
+  await expect(page.getByText("There is nothing at this address")).toBeVisible();
+  await accessibleInLightAndDark(page, "nothing here");
+});
 
-for (const colorScheme of ["light", "dark"] as const) {
-  test.describe(`in ${colorScheme}`, () => {
-    test.use({ colorScheme });
-
-    test("axe finds nothing wrong where one measures", async ({ page, address }) => {
-      await page.goto(address);
-      await expect(page.getByRole("button", { name: ROS })).toBeVisible();
-      await axeFindsNothing(page, "sign in");
-      await signIn(page, address, ROS);
-      await expect(page.getByRole("listitem").first()).toBeVisible();
-      await axeFindsNothing(page, "jobs");
-      await page.goto(`${address}/jobs/new`);
-      await page.getByRole("button", { name: "Start measuring" }).click();
-      await expect(page.getByText("Give the job a name.")).toBeVisible();
-      await axeFindsNothing(page, "new job with problems");
-      await page.goto(`${address}/price-list`);
-      await expect(page.getByText("Door frame")).toBeVisible();
-      await axeFindsNothing(page, "price list");
-      await page.getByRole("button", { name: "Open Door frame" }).click();
-      await expect(page.getByRole("heading", { name: "Its prices until now" })).toBeVisible();
-      await axeFindsNothing(page, "an item of the price list");
-      await page.getByRole("button", { name: "Close", exact: true }).click();
-      await page.goto(`${address}/jobs`);
-      await openLanternHouse(page);
-      await expect(page.getByRole("link", { name: /^Drying cupboard/ }).first()).toBeVisible();
-      await axeFindsNothing(page, "measure");
-      const job = page.url().replace(/\/measure.*/, "");
-      await page.getByRole("button", { name: "Add a part" }).click();
-      await expect(page.getByRole("heading", { name: "What do you measure?" })).toBeVisible();
-      await axeFindsNothing(page, "adding a part");
-      await page.getByRole("button", { name: "Close", exact: true }).click();
-      await page.getByRole("link", { name: "Plan of Ground" }).click();
-      await expect(page.getByRole("heading", { name: "Plan of Ground" })).toBeVisible();
-      await page.getByRole("button", { name: "Move rooms" }).click();
-      await axeFindsNothing(page, "storey plan");
-      await page.getByRole("button", { name: "Back to the parts" }).click();
-      await page.getByRole("link", { name: /^Hall/ }).click();
-      await expect(page.getByTestId("room-floor")).toBeVisible();
-      await axeFindsNothing(page, "room");
-      await page.getByRole("button", { name: "Wall B: 7' 6\"" }).click();
-      await axeFindsNothing(page, "tape pad of a room");
-      await page.getByRole("button", { name: "Close tape pad" }).click();
-      await page.getByRole("button", { name: /^Floor area: / }).click();
-      await axeFindsNothing(page, "working of a measure");
-      await page.getByRole("button", { name: "Close", exact: true }).click();
-      await page.getByRole("button", { name: "History" }).click();
-      await expect(page.getByText("The first version kept")).toBeVisible();
-      await axeFindsNothing(page, "history");
-      await page.getByRole("button", { name: "Close", exact: true }).click();
-      await page.goto(`${address}/meter`);
-      await expect(page.getByRole("button", { name: "Measure" })).toBeVisible();
-      await axeFindsNothing(page, "distance meter");
-      await page.goto(`${job}/measure`);
-      await page.getByRole("link", { name: /^House wall/ }).click();
-      await expect(page.getByTestId("live-count")).toBeVisible();
-      await axeFindsNothing(page, "wall");
-      await page.goto(`${job}/measure`);
-      await page.getByRole("link", { name: /^Boot room roof/ }).click();
-      await page.getByRole("button", { name: /^Edge A: / }).click();
-      await expect(page.getByTestId("live-count")).toBeVisible();
-      await axeFindsNothing(page, "roof");
-      await page
-        .getByRole("button", { name: /common rafters, cut/ })
-        .first()
-        .click();
-      await axeFindsNothing(page, "how a rafter is cut");
-      await page.getByRole("button", { name: "Close", exact: true }).click();
-      await page.goto(`${job}/measure`);
-      await page.getByRole("link", { name: /^Porch deck/ }).click();
-      await expect(page.getByTestId("live-count")).toBeVisible();
-      await axeFindsNothing(page, "deck");
-      await page.goto(`${job}/measure`);
-      await page.getByRole("link", { name: /^House wall/ }).click();
-      await page.getByRole("button", { name: "Choices of Window 1" }).click();
-      await axeFindsNothing(page, "choices of an opening");
-      await page.getByRole("button", { name: "Close", exact: true }).click();
-      await page.getByRole("button", { name: "Length: 24' 0\"" }).click();
-      await page.getByRole("textbox", { name: "Length" }).fill("24' +");
-      await axeFindsNothing(page, "tape pad");
-      await page.goto(`${address}/no/such/place`);
-      await expect(page.getByText("There is nothing at this address")).toBeVisible();
-      await axeFindsNothing(page, "nothing here");
-    });
-
-    test("axe finds nothing wrong where one counts and prices", async ({ page, address }) => {
-      await signIn(page, address, ROS);
-      await openLanternHouse(page);
-      await expect(page.getByRole("link", { name: /^Drying cupboard/ }).first()).toBeVisible();
-      const job = page.url().replace(/\/measure.*/, "");
-      await page.goto(`${job}/count`);
-      await page
-        .getByRole("button", { name: /^Studs/ })
-        .first()
-        .click();
-      await expect(page.getByText("layout positions along", { exact: false })).toBeVisible();
-      await axeFindsNothing(page, "count with its working");
-      await page.goto(`${job}/count?view=ordered`);
-      await expect(page.getByText("Structural panel", { exact: false })).toBeVisible();
-      await axeFindsNothing(page, "order list");
-      await page.goto(`${job}/count?view=cut`);
-      await expect(page.getByText("Saw and yard")).toBeVisible();
-      await page.getByRole("button", { name: "Add an offcut from the yard" }).click();
-      await axeFindsNothing(page, "cut list");
-      await page.goto(`${job}/built`);
-      await expect(page.getByText("Assemblies in this job")).toBeVisible();
-      await axeFindsNothing(page, "how the job is built");
-      await page.goto(`${address}/assemblies`);
-      await expect(page.getByText("Outside wall")).toBeVisible();
-      await axeFindsNothing(page, "assemblies");
-      await page.goto(`${address}/assemblies/imperial/door-set`);
-      // What it comes to on a part stands above the rules, and moves them when it comes: a press may miss.
-      const pick = page.getByRole("button", { name: "Pick names for Formula" });
-      await expect(async () => {
-        if (!(await pick.isVisible())) await page.getByRole("button", { name: /^Rule Hinges/ }).click();
-        await expect(pick).toBeVisible({ timeout: 2000 });
-      }).toPass();
-      await pick.click();
-      await axeFindsNothing(page, "assembly editor");
-      await page.goto(`${address}/standards`);
-      await expect(page.getByText("Tight access").first()).toBeVisible();
-      await axeFindsNothing(page, "house standards");
-      await page.goto(`${job}/price`);
-      await page.getByRole("button", { name: /^Materials/ }).click();
-      await axeFindsNothing(page, "price");
-      await page.goto(`${job}/price/worksheet`);
-      await expect(page.getByText(/Materials/).first()).toBeVisible();
-      await axeFindsNothing(page, "worksheet");
-      await page.getByRole("button", { name: "Columns and layouts" }).click();
-      await axeFindsNothing(page, "columns of the worksheet");
-      await page.getByRole("button", { name: "Close", exact: true }).click();
-      await page.goto(`${job}/quote`);
-      await expect(
-        page
-          .getByText("2026-0001")
-          .or(page.getByText(/^\d{4}-0001$/))
-          .first(),
-      ).toBeVisible();
-      await axeFindsNothing(page, "quote");
-      await page.getByRole("button", { name: /open points?$/ }).click();
-      await expect(page.getByRole("heading", { name: "Open points" })).toBeVisible();
-      await axeFindsNothing(page, "open points");
-    });
-  });
-}
+test("axe finds nothing wrong where one counts and prices", async ({ page, address }) => {
+  await signIn(page, address, ROS);
+  await openLanternHouse(page);
+  await expect(page.getByRole("link", { name: /^Drying cupboard/ }).first()).toBeVisible();
+  const job = page.url().replace(/\/measure.*/, "");
+  await page.goto(`${job}/count`);
+  await page
+    .getByRole("button", { name: /^Studs/ })
+    .first()
+    .click();
+  await expect(page.getByText("layout positions along", { exact: false })).toBeVisible();
+  await accessibleInLightAndDark(page, "count with its working");
+  await page.goto(`${job}/count?view=ordered`);
+  await expect(page.getByText("Structural panel", { exact: false })).toBeVisible();
+  await accessibleInLightAndDark(page, "order list");
+  await page.goto(`${job}/count?view=cut`);
+  await expect(page.getByText("Saw and yard")).toBeVisible();
+  await page.getByRole("button", { name: "Add an offcut from the yard" }).click();
+  await accessibleInLightAndDark(page, "cut list");
+  await page.goto(`${job}/built`);
+  await expect(page.getByText("Assemblies in this job")).toBeVisible();
+  await accessibleInLightAndDark(page, "how the job is built");
+  await page.goto(`${address}/assemblies`);
+  await expect(page.getByText("Outside wall")).toBeVisible();
+  await accessibleInLightAndDark(page, "assemblies");
+  await page.goto(`${address}/assemblies/imperial/door-set`);
+  // What it comes to on a part stands above the rules, and moves them when it comes: a press may miss.
+  const pick = page.getByRole("button", { name: "Pick names for Formula" });
+  await expect(async () => {
+    if (!(await pick.isVisible())) await page.getByRole("button", { name: /^Rule Hinges/ }).click();
+    await expect(pick).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await pick.click();
+  await accessibleInLightAndDark(page, "assembly editor");
+  await page.goto(`${address}/standards`);
+  await expect(page.getByText("Tight access").first()).toBeVisible();
+  await accessibleInLightAndDark(page, "house standards");
+  await page.goto(`${job}/price`);
+  await page.getByRole("button", { name: /^Materials/ }).click();
+  await accessibleInLightAndDark(page, "price");
+  await page.goto(`${job}/price/worksheet`);
+  await expect(page.getByText(/Materials/).first()).toBeVisible();
+  await accessibleInLightAndDark(page, "worksheet");
+  await page.getByRole("button", { name: "Columns and layouts" }).click();
+  await accessibleInLightAndDark(page, "columns of the worksheet");
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  await page.goto(`${job}/quote`);
+  await expect(
+    page
+      .getByText("2026-0001")
+      .or(page.getByText(/^\d{4}-0001$/))
+      .first(),
+  ).toBeVisible();
+  await accessibleInLightAndDark(page, "quote");
+  await page.getByRole("button", { name: /open points?$/ }).click();
+  await expect(page.getByRole("heading", { name: "Open points" })).toBeVisible();
+  await accessibleInLightAndDark(page, "open points");
+});
 
 test("crew see no costs anywhere", async ({ page, address }) => {
   await signIn(page, address, JUNO);

@@ -19,6 +19,9 @@ const PHONE = { width: 390, height: 844 };
 /** Pictures that ship with the app. */
 const picture = (name: string) => readFileSync(resolve(__dirname, `../packages/app/public/icons/${name}`));
 
+// The worker that opens the app without signal is wanted here; elsewhere each new page would fetch all of the app again for it.
+test.use({ serviceWorkers: "allow" });
+
 test("two people on one room: different fields go together, the same field is chosen, nothing is dropped", async ({
   page,
   context,
