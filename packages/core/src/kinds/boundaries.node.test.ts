@@ -15,6 +15,11 @@ function* sources(folder: string): Generator<string> {
   }
 }
 
+const tests = (folder: string): string[] =>
+  readdirSync(folder, { recursive: true, encoding: "utf8" })
+    .filter((name) => name.endsWith(".test.ts"))
+    .map((name) => join(folder, name));
+
 /** A kind's own folders, in core and in the app. */
 const isOfOneKind = (path: string): boolean => /(^|\/)src\/kinds\/[^/]+\//.test(path);
 
@@ -31,6 +36,19 @@ describe("kinds of part", () => {
         .map((path) => relative(PACKAGES, path)),
     );
     expect(found).toEqual([]);
+  });
+});
+
+describe("what every kind does", () => {
+  /** `stud-wall` is `studWallKind`. */
+  const constantOf = (kind: string) => `${kind.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase())}Kind`;
+
+  it("is asked of a sample of each kind of the registry", () => {
+    const asked = tests(__dirname)
+      .map((path) => readFileSync(path, "utf8"))
+      .join("\n");
+    const without = partKinds().filter(({ kind }) => !asked.includes(`describeKind(${constantOf(kind)},`));
+    expect(without.map(({ kind }) => kind)).toEqual([]);
   });
 });
 

@@ -1,3 +1,4 @@
+import { planJob, resolveStorey, resolveSurface } from "../house";
 import { describeKind } from "../testing/describeKind";
 import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
 import { deckOf, flatRoofOf, floorOf, floorOpeningOf, spotOf, stairOf, supportOf } from "../testing/joists";
@@ -23,7 +24,9 @@ import { roofTotalsKind } from "./roof-totals";
 import { roomKind } from "./room";
 import { slabKind } from "./slab";
 import { spotsKind } from "./spots";
+import { storeyKind } from "./storey";
 import { studWallKind } from "./stud-wall";
+import { surfaceKind } from "./surface";
 import { wallTotalsKind } from "./wall-totals";
 import { waterproofingKind } from "./waterproofing";
 
@@ -99,6 +102,23 @@ describeKind(pierKind, [
     system: "imperial",
     part: pierOf("imperial", [inches(32), inches(32), feet(6)], { hollow: true }),
     thrice: (pier) => ({ ...pier, count: 3 }),
+  },
+]);
+
+const hall = walkedRoom([["16'"], ["12'"], ["16'"], ["12'"]]);
+const plan = planJob([hall]);
+describeKind(storeyKind, [
+  {
+    system: "imperial",
+    part: { ...storeyKind.defaults("g", hall.storey, contexts.imperial), outsideAcross: measured(feet(17)) },
+    onPlan: (storey) => resolveStorey(storey, plan),
+  },
+]);
+describeKind(surfaceKind, [
+  {
+    system: "imperial",
+    part: { ...surfaceKind.defaults("f", "Wall", contexts.imperial), roomId: hall.id, surfaceId: "wall/a" },
+    onPlan: (surface) => resolveSurface(surface, plan),
   },
 ]);
 
