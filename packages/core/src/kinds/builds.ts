@@ -18,7 +18,7 @@ import { layOutWaterproofing } from "./waterproofing/build";
 type Builds = { readonly [K in Part["kind"]]?: Build<Extract<Part, { readonly kind: K }>> };
 
 /** How each kind that is laid out is built: the registry behind the reckoning door. A kind without a line is counted as measured. */
-const BUILDS: Builds = {
+export const BUILDS: Builds = {
   "stud-wall": layOutStudWall,
   "masonry-wall": layOutMasonryWall,
   pier: layOutPier,

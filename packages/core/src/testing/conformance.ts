@@ -4,6 +4,7 @@ import type { DrawnRectangle } from "../drawing/drawing";
 import { isLayer, itemIdOf, type Piece } from "../drawing/piece";
 import { mergeParts, type Part, readPart, readStoredPart, renameParts, roleOf } from "../kinds";
 import { newestVersion } from "../migrations/migrate";
+import { type Dimension, dimensionSchema } from "../parts/dimension";
 import { enterDimension } from "../parts/entry";
 import { ALONE, type DimensionSlot, type PartContext, type PartKind } from "../parts/partKind";
 import { type MeasuringSystem, metres, toMetres } from "../units";
@@ -40,6 +41,13 @@ const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value));
 const quantitiesOf = ({ lines }: PartCount) => lines.map((line) => [line.key, Number(line.quantity.toFixed(6))]);
 const sizesOf = ({ xNm, yNm, widthNm, heightNm }: Piece): number[] => [xNm, yNm, widthNm, heightNm];
 
+/** What is written into it fails at once, whichever check it was that met it. */
+function frozen<T>(value: T): T {
+  if (typeof value !== "object" || value === null || Object.isFrozen(value)) return value;
+  for (const inner of Object.values(value)) frozen(inner);
+  return Object.freeze(value);
+}
+
 /** All that a check is asked of: a kind, a part of it, and what it is counted as. */
 class Asked<P extends Part> {
   readonly context: PartContext;
@@ -48,6 +56,7 @@ class Asked<P extends Part> {
     readonly sample: Sample<P>,
   ) {
     this.context = partContext(sample.system, library);
+    frozen(sample.part);
   }
   get part(): P {
     return this.sample.part;
@@ -139,6 +148,20 @@ const readsBackWhatIsSet = <P extends Part>(asked: Asked<P>) => {
     expect([slot.path, found?.dimension.valueNm]).toEqual([slot.path, (slot.dimension.valueNm ?? 0) + MORE_NM]);
     const typed = now.filter(({ path, dimension }) => path !== slot.path && dimension.typed === "typed");
     expect([slot.path, typed.map(({ path }) => path)]).toEqual([slot.path, []]);
+  }
+};
+
+const isFigure = (value: unknown): value is Dimension => dimensionSchema.safeParse(value).success;
+
+/** A figure on the record that moves the count is one that somebody can type. */
+const asksForWhatCounts = <P extends Part>(asked: Asked<P>) => {
+  const { part } = asked;
+  const paths = new Set(asked.dimensions().map(({ path }) => path));
+  const before = quantitiesOf(asked.count());
+  for (const [name, value] of Object.entries(part)) {
+    if (paths.has(name) || !isFigure(value) || value.valueNm === null) continue;
+    const longer = { ...part, [name]: { ...value, valueNm: value.valueNm + 100 * MORE_NM } };
+    expect([name, quantitiesOf(asked.count(longer))]).toEqual([name, before]);
   }
 };
 
@@ -296,6 +319,7 @@ export function checksOf<P extends Part>(kind: PartKind<P>, sample: Sample<P>): 
     ),
     check("is never changed by an entry, so that undo gives back what was there", isNeverChanged),
     check("reads back what was set, and moves no other figure", readsBackWhatIsSet),
+    check("asks for each figure that it counts by", asksForWhatCounts),
     check("takes both of two persons' changes to different figures", takesBoth),
     check("is the same undone, read from a file and copied", comesBack),
     check("has a value for each measured name of formulas, and no other", hasItsQuantities),
