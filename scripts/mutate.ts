@@ -7,6 +7,7 @@
  */
 import { execFileSync, spawn } from "node:child_process";
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
+import { createRequire } from "node:module";
 import { dirname, join, relative, resolve } from "node:path";
 import { parseArgs } from "node:util";
 import { type Mutant, mutantsOf } from "./lib/mutants";
@@ -28,6 +29,9 @@ const { values: options } = parseArgs({
   },
 });
 
+/** The configuration that core's tests have anywhere. */
+const [coreProject] = createRequire(__filename)(join(ROOT, "jest.config.js")).projects as [Record<string, unknown>];
+
 type Outcome = { readonly mutant: Mutant; readonly killed: boolean };
 
 function filesUnder(folder: string): string[] {
@@ -47,16 +51,12 @@ function copyFor(worker: number): string {
   for (const part of ["packages/core", "packages/app/src", "packages/server/src", "library", "docs"])
     cpSync(join(ROOT, part), join(home, part), { recursive: true });
   symlinkSync(join(ROOT, "node_modules"), join(home, "node_modules"));
-  const swc = { jsc: { parser: { syntax: "typescript" }, target: "es2022" }, module: { type: "commonjs" } };
   const config = {
+    ...coreProject,
     rootDir: home,
-    roots: ["<rootDir>/packages/core/src", "<rootDir>/library"],
-    testEnvironment: "node",
-    testMatch: ["**/*.test.ts"],
     // A machine with other work on it is no test that notices.
     testTimeout: 60_000,
     testSequencer: join(ROOT, "scripts/lib/givenOrder.cjs"),
-    transform: { "^.+\\.tsx?$": ["@swc/jest", swc] },
     cacheDirectory: join(WORK, `cache-${worker}`),
     moduleNameMapper: {
       "^@wide-porch/core$": "<rootDir>/packages/core/src/index.ts",

@@ -109,7 +109,11 @@ function Refusal({ stuck }: { stuck: Stuck }) {
   return (
     <Notice title={`A change of ${nameOf(stuck)} could not be saved`} live>
       <Body>{stuck.message}</Body>
-      <Faint>It is kept on this device. Everything else goes on being saved.</Faint>
+      <Faint>
+        {stuck.reason === "gone"
+          ? "Everything else goes on being saved."
+          : "It is kept on this device. Everything else goes on being saved."}
+      </Faint>
       <View className="flex-row flex-wrap gap-2">
         <Button label="Send it again" kind="plain" onPress={() => outbox.again(stuck.command.target)} />
         <Button label="Let this change go" kind="plain" onPress={() => decide(stuck, letGo(stuck, commands))} />

@@ -41,10 +41,13 @@ export function readCommand(kept: unknown): Command | undefined {
   return read.success ? read.data : undefined;
 }
 
-/** Why a command waits for a person: the record moved on, or the server would not have it. */
+/** What was to be sent is no longer on the device: the browser has thrown it away. */
+export class Gone extends Error {}
+
+/** Why a command waits for a person: the record moved on, the server would not have it, or there is nothing left to send. */
 export type Stuck = {
   readonly command: Command;
-  readonly reason: "conflict" | "refused";
+  readonly reason: "conflict" | "refused" | "gone";
   readonly message: string;
   readonly current: unknown;
 };

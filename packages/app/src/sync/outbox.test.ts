@@ -3,9 +3,10 @@ import { library } from "@wide-porch/library";
 import { ApiProblem, NoAnswer, NotUnderstood } from "../api/client";
 import { memoryStore } from "../device/memoryStore";
 import type { DeviceStore } from "../device/store";
+import { unsentPhotoKey } from "../photos/photoKey";
 import type { Command } from "./command";
 import { Outbox, syncState, wouldLose } from "./outbox";
-import type { Confirmed, Send } from "./send";
+import { type Confirmed, photoSender, type Send } from "./send";
 
 const send = jest.fn<ReturnType<Send>, Parameters<Send>>();
 const wall = studWallKind.defaults("part", "Wall", partContext("imperial", library));
@@ -63,6 +64,31 @@ describe("what the server answers", () => {
   };
   const refusal = (status: number) => new ApiProblem(status, `no, by ${status}`, [], undefined);
   const sent = (target: string) => send.mock.calls.filter(([command]) => command.target === target).length;
+
+  it("a photo whose picture the browser has thrown away is held and said, not forgotten", async () => {
+    const sendPicture = jest.fn(async () => undefined);
+    // What the store of the tests hands out is a copy, which a picture cannot be here.
+    const pictures: DeviceStore = {
+      ...store,
+      get: async (key) => (key === unsentPhotoKey("there") ? new Blob(["a picture"]) : undefined),
+    };
+    const sendPhoto = photoSender(pictures, sendPicture);
+    send.mockImplementation(async (command) => {
+      await sendPhoto(command.jobId, command.target);
+      return {};
+    });
+    const photo = (target: string): Command => {
+      return { kind: "put-photo", commandId: `photo-${target}`, jobId: "job", target, baseRevision: 0, madeAt: 0 };
+    };
+    const { outbox } = await newOutbox();
+    outbox.add(photo("gone"), photo("there"));
+    await settled();
+    expect(outbox.read().stuck).toMatchObject([{ reason: "gone", command: { target: "gone" } }]);
+    expect(outbox.read().stuck[0]?.message).toContain("no longer on this device");
+    expect(outbox.read().commands.map((each) => each.target)).toEqual(["gone"]);
+    expect(syncState(outbox.read())).toBe("needs-you");
+    expect(sendPicture).toHaveBeenCalledTimes(1);
+  });
 
   it.each([400, 404, 405, 413, 415, 422])(
     "%d is refused for good: held for its record, said, and the rest goes on",

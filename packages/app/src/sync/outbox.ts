@@ -1,6 +1,6 @@
 import { ApiProblem, NoAnswer } from "../api/client";
 import type { DeviceStore } from "../device/store";
-import { type Command, readCommand, type Stuck } from "./command";
+import { type Command, Gone, readCommand, type Stuck } from "./command";
 import type { Confirmed, Send } from "./send";
 
 const RETRY_MS = 2500;
@@ -271,7 +271,7 @@ export class Outbox {
 
   private hold(command: Command, error: unknown): void {
     const known = error instanceof ApiProblem ? error : undefined;
-    const reason = known?.status === 409 ? "conflict" : "refused";
+    const reason = error instanceof Gone ? "gone" : known?.status === 409 ? "conflict" : "refused";
     const message = error instanceof Error ? error.message : String(error);
     const stuck: Stuck = { command, reason, message, current: known?.current };
     const others = this.view.stuck.filter((each) => each.command.target !== command.target);
@@ -328,6 +328,7 @@ const isForAll = (error: unknown): boolean =>
 
 /** Whether another try may do it: the server failed, the token was old, or the answer was somebody else's. */
 function mayPass(error: unknown, tries: number): boolean {
+  if (error instanceof Gone) return false;
   if (!(error instanceof ApiProblem)) return tries < MOST_PUZZLES;
   return error.status >= 500 || (error.status === 403 && tries < 2);
 }

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { ask, sendBytes } from "../api/client";
 import { type JobRecord, jobRecordSchema, type PartRecord, partRecordSchema } from "../api/records";
-import { deviceStore } from "../device/store";
+import { type DeviceStore, deviceStore } from "../device/store";
 import { photoKey, unsentPhotoKey } from "../photos/photoKey";
-import type { Command } from "./command";
+import { type Command, Gone } from "./command";
 
 /** What the server says to a command. A revision only where the record has one. */
 export type Confirmed = { readonly revision?: number; readonly part?: PartRecord; readonly job?: JobRecord };
@@ -46,15 +46,20 @@ export const sendBy =
 
 const setAsideSchema = z.object({ kept: z.boolean() });
 
-async function sendKeptPhoto(jobId: string, photoId: string): Promise<void> {
-  const unsent = unsentPhotoKey(photoId);
-  const picture = (await deviceStore.get(unsent)) ?? (await deviceStore.get(photoKey(photoId)));
-  // A picture that the browser has thrown away cannot be sent; the part's history still names it.
-  if (!(picture instanceof Blob)) return;
-  await sendBytes(`/jobs/${jobId}/photos/${photoId}`, picture);
-  await deviceStore.set(photoKey(photoId), picture);
-  await deviceStore.remove(unsent);
-}
+const PICTURE_GONE =
+  "The picture of a photo is no longer on this device: the browser has thrown it away before it was sent. Take it anew where it is missing.";
+
+/** Sends a photo from where it is kept on the device. Throws `Gone` where it is no longer there: what is not sent is said, not forgotten. */
+export const photoSender =
+  (store: DeviceStore, sendPicture: (path: string, picture: Blob) => Promise<unknown>) =>
+  async (jobId: string, photoId: string): Promise<void> => {
+    const unsent = unsentPhotoKey(photoId);
+    const picture = (await store.get(unsent)) ?? (await store.get(photoKey(photoId)));
+    if (!(picture instanceof Blob)) throw new Gone(PICTURE_GONE);
+    await sendPicture(`/jobs/${jobId}/photos/${photoId}`, picture);
+    await store.set(photoKey(photoId), picture);
+    await store.remove(unsent);
+  };
 
 /** The app's own way to the server. */
-export const send = sendBy(ask, sendKeptPhoto);
+export const send = sendBy(ask, photoSender(deviceStore, sendBytes));
