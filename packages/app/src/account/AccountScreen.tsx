@@ -1,4 +1,5 @@
 import { zodResolver } from "@hookform/resolvers/zod";
+import { plural } from "@wide-porch/core";
 import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
 import { useState, useSyncExternalStore } from "react";
 import { useForm } from "react-hook-form";
@@ -85,7 +86,7 @@ function Leaving() {
     <View className="gap-2">
       {commands.length > 0 ? (
         <Notice title="Not everything is sent">
-          <Body>{`${commands.length === 1 ? "One entry is" : `${commands.length} entries are`} on this device only. Signing out leaves them here; they are sent when you sign in again.`}</Body>
+          <Body>{`${plural(commands.length, "One entry is", `${commands.length} entries are`)} on this device only. Signing out leaves them here; they are sent when you sign in again.`}</Body>
         </Notice>
       ) : null}
       <Button label="Sign out on this device" kind="plain" icon={LogOut} onPress={() => void signOut()} />

@@ -1,3 +1,4 @@
+import { plural } from "@wide-porch/core";
 import { formatDistanceToNow } from "date-fns/formatDistanceToNow";
 import { useState } from "react";
 import { Pressable, ScrollView, View } from "react-native";
@@ -80,7 +81,7 @@ function People({ own }: { own: string }) {
 function seenText({ devices, seenAt, leftAt }: Person): string {
   if (leftAt !== null) return `taken out ${formatDistanceToNow(new Date(leftAt), { addSuffix: true })}`;
   if (devices === 0 || seenAt === null) return "signed in nowhere";
-  const where = devices === 1 ? "on one device" : `on ${devices} devices`;
+  const where = plural(devices, "on one device", `on ${devices} devices`);
   return `${where}, seen ${formatDistanceToNow(new Date(seenAt), { addSuffix: true })}`;
 }
 

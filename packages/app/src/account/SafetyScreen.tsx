@@ -1,3 +1,4 @@
+import { pluralOf, soMany } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { ScrollView, View } from "react-native";
 import useSWR, { mutate } from "swr";
@@ -93,7 +94,7 @@ function Loaded() {
 const IDLE_HOURS: readonly number[] = [1, 4, 12, 24, 72, 168, 336];
 const LONGEST_DAYS: readonly number[] = [1, 7, 14, 30];
 
-const counted = (count: number, word: string): string => `${count} ${word}${count === 1 ? "" : "s"}`;
+const counted = (count: number, word: string): string => soMany(count, word, pluralOf(word));
 const hoursText = (hours: number): string =>
   hours % 24 === 0 && hours >= 24 ? counted(hours / 24, "day") : counted(hours, "hour");
 

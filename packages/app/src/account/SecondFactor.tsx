@@ -1,4 +1,5 @@
 import { zodResolver } from "@hookform/resolvers/zod";
+import { plural } from "@wide-porch/core";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { Image, View } from "react-native";
@@ -125,7 +126,7 @@ type OnProps = {
 
 function On({ left, asked, onCodes }: OnProps) {
   const [way, setWay] = useState<"none" | "codes" | "off">("none");
-  const lefts = left === 1 ? "One recovery code is left." : `${left} recovery codes are left.`;
+  const lefts = plural(left, "One recovery code is left.", `${left} recovery codes are left.`);
   return (
     <View className="gap-3">
       <Body>{`On. A code of your authenticator is asked for when you sign in. ${lefts}`}</Body>

@@ -1,9 +1,10 @@
+import { plural } from "@wide-porch/core";
 import useSWR from "swr";
 import { Notice } from "../components/Notice";
 import { Body } from "../components/Text";
 import { unsentHere } from "../device/whose";
 
-const entriesText = (count: number): string => (count === 1 ? "1 entry" : `${count} entries`);
+const entriesText = (count: number): string => plural(count, "1 entry", `${count} entries`);
 
 /** What was entered on this device and is not sent yet, and by whom: it goes out when they sign in here. */
 export function UnsentHere() {

@@ -1,3 +1,5 @@
+import { pluralOf, soMany } from "@wide-porch/core";
+
 /** Differences below this are the network's, or nobody's business. */
 const NOTABLE_MS = 5 * 60_000;
 
@@ -32,5 +34,5 @@ export function clockText(byMs: number): string {
   const [count, unit] =
     size >= DAY_MS ? [size / DAY_MS, "day"] : size >= HOUR_MS ? [size / HOUR_MS, "hour"] : [size / 60_000, "minute"];
   const whole = Math.round(count);
-  return `${whole} ${unit}${whole === 1 ? "" : "s"} ${byMs > 0 ? "fast" : "slow"}`;
+  return `${soMany(whole, unit, pluralOf(unit))} ${byMs > 0 ? "fast" : "slow"}`;
 }

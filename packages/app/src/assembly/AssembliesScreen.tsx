@@ -9,6 +9,7 @@ import {
   type MeasuringSystem,
   PART_KINDS,
   plainSet,
+  plural,
 } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
 import { useState } from "react";
@@ -36,9 +37,9 @@ const SYSTEMS = [
 ] as const;
 
 const unreadWords = (count: number): string =>
-  count === 1 ? "One of its formulas cannot be read" : `${count} of its formulas cannot be read`;
+  plural(count, "One of its formulas cannot be read", `${count} of its formulas cannot be read`);
 const failingWords = (count: number): string =>
-  count === 1 ? "A worked example does not come out" : `${count} worked examples do not come out`;
+  plural(count, "A worked example does not come out", `${count} worked examples do not come out`);
 
 /** How the company builds: its assemblies, each with what is wrong with it said beside it. */
 export function AssembliesScreen() {

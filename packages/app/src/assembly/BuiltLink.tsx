@@ -1,4 +1,4 @@
-import { newestAssemblies, usedAssemblies } from "@wide-porch/core";
+import { newestAssemblies, plural, usedAssemblies } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { useMemo } from "react";
 import { Strong } from "../components/Text";
@@ -12,7 +12,7 @@ export function BuiltLink() {
     const newest = new Map(newestAssemblies(system, rules.assemblies).map((each) => [each.id, each.version]));
     return usedAssemblies(parts).filter((ref) => (newest.get(ref.id) ?? 0) > ref.version).length;
   }, [parts, rules, system]);
-  const words = newer === 1 ? "1 assembly has a newer version" : `${newer} assemblies have newer versions`;
+  const words = plural(newer, "1 assembly has a newer version", `${newer} assemblies have newer versions`);
   return (
     <Link href={`/jobs/${jobId}/built` as Href}>
       <Strong className={`text-sm underline ${newer > 0 ? "text-clay" : "text-pine"}`}>

@@ -6,6 +6,7 @@ import {
   type HouseStandard,
   newestAssemblies,
   type Part,
+  soMany,
   usedAssemblies,
   withAssemblies,
 } from "@wide-porch/core";
@@ -66,7 +67,7 @@ function Used({ used, now, latest }: UsedProps) {
   return (
     <View className="gap-2 border-b border-rule pb-3">
       <Strong>{now?.name ?? used.id}</Strong>
-      <Faint>{`Version ${used.version}, on ${having.length} ${having.length === 1 ? "part" : "parts"}`}</Faint>
+      <Faint>{`Version ${used.version}, on ${soMany(having.length, "part", "parts")}`}</Faint>
       {now ? null : <Warning>This version is not there: what it counts is left out.</Warning>}
       {newer ? (
         <>

@@ -1,4 +1,11 @@
-import { type CountChange, compareCounts, type MeasuringSystem, type Part, quantityText } from "@wide-porch/core";
+import {
+  type CountChange,
+  compareCounts,
+  type MeasuringSystem,
+  type Part,
+  plural,
+  quantityText,
+} from "@wide-porch/core";
 import { useEffect, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -34,7 +41,7 @@ export function ChangePreview({ job, before, after }: Props) {
   if (changes.length === 0) return <Body>It would change no quantity of this job.</Body>;
   return (
     <View className="gap-1" role="status">
-      <Strong>{changes.length === 1 ? "1 quantity would change" : `${changes.length} quantities would change`}</Strong>
+      <Strong>{plural(changes.length, "1 quantity would change", `${changes.length} quantities would change`)}</Strong>
       {changes.slice(0, all ? undefined : SHOWN).map((each) => (
         <Change key={each.lineId} change={each} system={job.system} />
       ))}

@@ -1,4 +1,5 @@
 import type { AssemblyTable, MeasuringSystem, PriceItem } from "@wide-porch/core";
+import { plural } from "@wide-porch/core";
 import { useMemo } from "react";
 import useSWR from "swr";
 import { priceListSchema, standardListSchema } from "../api/records";
@@ -32,7 +33,7 @@ export function wasteOptionsOf(items: readonly PriceItem[]): PickerOption[] {
     const own = members.map((item) => ({ value: item.code, label: item.name }));
     const [only] = members;
     if (start === only?.code) return own;
-    const said = members.length === 1 ? "1 item" : `${members.length} items`;
+    const said = plural(members.length, "1 item", `${members.length} items`);
     return [{ value: start, label: `All of “${capital(start.slice(0, -1))}”`, under: said }, ...own];
   });
 }

@@ -1,3 +1,4 @@
+import { plural } from "@wide-porch/core";
 import { type Href, Link, usePathname, useRouter } from "expo-router";
 import { memo, type PropsWithChildren } from "react";
 import { Pressable, View } from "react-native";
@@ -107,7 +108,7 @@ function Header({ back }: { readonly back: Back }) {
 function WaitingReadings() {
   const { length } = useWaitingReadings();
   if (length === 0) return null;
-  return <Faint role="status">{length === 1 ? "1 reading waits" : `${length} readings wait`}</Faint>;
+  return <Faint role="status">{plural(length, "1 reading waits", `${length} readings wait`)}</Faint>;
 }
 
 type BarProps = { readonly places: readonly Place[]; readonly jobId: string; readonly pathname: string };

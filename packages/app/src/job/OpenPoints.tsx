@@ -1,3 +1,4 @@
+import { plural } from "@wide-porch/core";
 import { lazy, Suspense, useState } from "react";
 import { Pressable, View } from "react-native";
 import { Sheet } from "../components/Sheet";
@@ -14,7 +15,7 @@ export function OpenPointsMark() {
   const { colour } = useTokens();
   const { total } = useOpenPoints();
   if (total === undefined) return null;
-  const words = total === 1 ? "1 open point" : `${total} open points`;
+  const words = plural(total, "1 open point", `${total} open points`);
   return (
     <View>
       <Pressable

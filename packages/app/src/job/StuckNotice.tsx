@@ -1,3 +1,4 @@
+import { plural } from "@wide-porch/core";
 import { lazy, Suspense, useState, useSyncExternalStore } from "react";
 import { View } from "react-native";
 import { clockAheadMs, clockText, subscribeToClock } from "../api/clock";
@@ -30,9 +31,11 @@ export function StuckNotice() {
       {notKnown > 0 ? (
         <View className="p-3">
           <Notice
-            title={
-              notKnown === 1 ? "A change this version does not know" : `${notKnown} changes this version does not know`
-            }
+            title={plural(
+              notKnown,
+              "A change this version does not know",
+              `${notKnown} changes this version does not know`,
+            )}
             live
           >
             <Body>

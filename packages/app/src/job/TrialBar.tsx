@@ -1,4 +1,4 @@
-import { formatChange, formatMoney, lessMoney } from "@wide-porch/core";
+import { formatChange, formatMoney, lessMoney, soMany } from "@wide-porch/core";
 import { lazy, Suspense, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -29,7 +29,7 @@ export function TrialBar() {
         <Strong role="status">
           {tried === 0
             ? "On trial: change any figure, rule or price. Nothing is kept until it is taken."
-            : `On trial, ${tried} ${tried === 1 ? "change" : "changes"}`}
+            : `On trial, ${soMany(tried, "change", "changes")}`}
         </Strong>
         {tried > 0 && before !== undefined && now !== undefined ? (
           <Faint className="figures" testID="trial-total">

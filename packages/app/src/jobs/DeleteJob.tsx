@@ -1,3 +1,4 @@
+import { plural } from "@wide-porch/core";
 import { type Href, useRouter } from "expo-router";
 import { useState } from "react";
 import { mutate } from "swr";
@@ -33,7 +34,7 @@ export function DeleteJob({ jobId, title }: Props) {
         with its photos and its issued quotes.
       </Body>
       {unsent > 0 ? (
-        <Body>{`${unsent === 1 ? "One entry" : `${unsent} entries`} of it on this device ${unsent === 1 ? "is" : "are"} not sent yet.`}</Body>
+        <Body>{`${plural(unsent, "One entry", `${unsent} entries`)} of it on this device ${plural(unsent, "is", "are")} not sent yet.`}</Body>
       ) : null}
       <FailureNotice title="Not deleted" failure={failure} />
       <Button label="Delete the job" kind="plain" onPress={remove} />

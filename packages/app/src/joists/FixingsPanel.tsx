@@ -1,4 +1,4 @@
-import { type CountLine, quantityText } from "@wide-porch/core";
+import { type CountLine, plural, quantityText } from "@wide-porch/core";
 import { View } from "react-native";
 import { Folded } from "../components/Folded";
 import { Body, Strong } from "../components/Text";
@@ -9,7 +9,7 @@ const MEASURED: ReadonlySet<string> = new Set(["length", "area", "volume", "weig
 /** `9 kinds, 1,438 in all`: what is counted piece by piece adds up; what is measured stands for itself. */
 function totalWords(lines: readonly CountLine[]): string {
   const pieces = lines.filter(({ unit }) => !MEASURED.has(unit)).reduce((sum, { quantity }) => sum + quantity, 0);
-  const kinds = lines.length === 1 ? "1 kind" : `${lines.length} kinds`;
+  const kinds = plural(lines.length, "1 kind", `${lines.length} kinds`);
   return `${kinds}, ${Math.ceil(pieces - 1e-9).toLocaleString("en")} in all`;
 }
 

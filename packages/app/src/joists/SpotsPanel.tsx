@@ -1,4 +1,4 @@
-import { MOST_JOIST_SPOTS, type SpotKind, spotName, unmeasured } from "@wide-porch/core";
+import { MOST_JOIST_SPOTS, pluralOf, type SpotKind, soMany, spotName, unmeasured } from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Folded } from "../components/Folded";
@@ -22,7 +22,7 @@ const KINDS: readonly { readonly value: SpotKind; readonly label: string }[] = [
 function spotWords(part: JoistPanelProps["part"]): string {
   const counts = KINDS.map(({ value, label }) => {
     const many = part.spots.filter(({ kind }) => kind === value).length;
-    return many === 0 ? "" : `${many} ${label.toLowerCase()}${many === 1 ? "" : "s"}`;
+    return many === 0 ? "" : soMany(many, label.toLowerCase(), pluralOf(label.toLowerCase()));
   }).filter((words) => words !== "");
   return counts.length === 0 ? "None; posts at a spacing are by its choices" : counts.join(", ");
 }

@@ -1,4 +1,4 @@
-import { type CountLine, type PartCount, RAFTER_ROLES } from "@wide-porch/core";
+import { type CountLine, type PartCount, plural, RAFTER_ROLES } from "@wide-porch/core";
 
 const RAFTERS: ReadonlySet<string> = new Set(RAFTER_ROLES);
 
@@ -23,7 +23,7 @@ export function masonryLive({ lines }: PartCount): string {
   const said = [
     ...units.map((line) => `${whole(line.quantity)} ${line.description.toLowerCase()}`),
     ...stones.map((line) => `${whole(line.quantity)} stones`),
-    ...(lintels > 0 ? [lintels === 1 ? "1 lintel" : `${lintels} lintels`] : []),
+    ...(lintels > 0 ? [plural(lintels, "1 lintel", `${lintels} lintels`)] : []),
   ];
   return said.join(", ");
 }

@@ -1,4 +1,4 @@
-import { canBeConfirmed } from "@wide-porch/core";
+import { canBeConfirmed, plural } from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Faint } from "../components/Text";
@@ -18,8 +18,11 @@ export function ConfirmPart({ partId }: { readonly partId: string }) {
     .filter((point) => point.kind === "assumed" && canBeConfirmed(part, point.path, context))
     .map((point) => ({ partId, partName: part.name, point }));
   if (assumed.length === 0) return null;
-  const words =
-    assumed.length === 1 ? "One of its figures and choices is" : `${assumed.length} of its figures and choices are`;
+  const words = plural(
+    assumed.length,
+    "One of its figures and choices is",
+    `${assumed.length} of its figures and choices are`,
+  );
   return (
     <View className="flex-row items-center justify-between gap-2 rounded-md border border-dashed border-clay px-3">
       <Faint className="flex-1">{`${words} assumed.`}</Faint>

@@ -5,6 +5,7 @@ import {
   kindOf,
   type Part,
   type PartCount,
+  plural,
   type StoreyPlan,
   surroundingsOf,
 } from "@wide-porch/core";
@@ -149,7 +150,7 @@ const PartRow = memo(function PartRow({ part, count }: RowProps) {
               {[saidOnce(part), ...measures.slice(0, 2).map((measure) => measure.text)].filter(Boolean).join(" · ") ||
                 kind.label}
             </Faint>
-            {open > 0 ? <Warning>{open === 1 ? "1 figure missing" : `${open} figures missing`}</Warning> : null}
+            {open > 0 ? <Warning>{plural(open, "1 figure missing", `${open} figures missing`)}</Warning> : null}
             {open === 0 && assumed > 0 ? <Faint>{`${assumed} assumed`}</Faint> : null}
           </View>
         </Pressable>

@@ -6,6 +6,7 @@ import {
   type OpenRange,
   openAfter,
   partsText,
+  plural,
 } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
 import { Pressable, ScrollView, View } from "react-native";
@@ -76,7 +77,7 @@ function Ranges({ range, currency }: { readonly range: OpenRange; readonly curre
       </View>
       {next > 0 ? (
         <Body>
-          {`Once ${next === 1 ? "the first is" : `the first ${next} are`} settled, ${formatMoney(openAfter(points, next), currency)} of ${formatMoney(openAfter(points, 0), currency)} is still open.`}
+          {`Once ${plural(next, "the first is", `the first ${next} are`)} settled, ${formatMoney(openAfter(points, next), currency)} of ${formatMoney(openAfter(points, 0), currency)} is still open.`}
         </Body>
       ) : null}
       {SECTIONS.map(({ advice: wanted, title, under }) => {

@@ -1,4 +1,4 @@
-import { formatMoney } from "@wide-porch/core";
+import { formatMoney, plural } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
 import { Body, Faint, Figure, Strong, Title } from "../components/Text";
@@ -21,10 +21,10 @@ export function OpenSummary() {
             {`${formatMoney(range.least, currency)} to ${formatMoney(range.most, currency)}`}
           </Figure>
           <Body>
-            {`Priced at ${formatMoney(range.total, currency)} now; this is the total once ${range.points.length === 1 ? "the open point is" : `all ${range.points.length} open points are`} settled${pricing?.adjust ? ", before the price that was typed" : ""}.`}
+            {`Priced at ${formatMoney(range.total, currency)} now; this is the total once ${plural(range.points.length, "the open point is", `all ${range.points.length} open points are`)} settled${pricing?.adjust ? ", before the price that was typed" : ""}.`}
           </Body>
           {unknown > 0 ? (
-            <Body>{`${unknown === 1 ? "One more is" : `${unknown} more are`} not measured, and nobody can say what ${unknown === 1 ? "it comes" : "they come"} to.`}</Body>
+            <Body>{`${plural(unknown, "One more is", `${unknown} more are`)} not measured, and nobody can say what ${plural(unknown, "it comes", "they come")} to.`}</Body>
           ) : null}
           <Link href={`/jobs/${jobId}/price/open` as Href}>
             <Strong className="text-pine underline">What to settle first</Strong>

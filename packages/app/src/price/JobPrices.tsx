@@ -1,4 +1,4 @@
-import { formatChange, formatMoney, lessMoney, type PriceItem } from "@wide-porch/core";
+import { formatChange, formatMoney, lessMoney, type PriceItem, soMany } from "@wide-porch/core";
 import { format } from "date-fns/format";
 import { parseISO } from "date-fns/parseISO";
 import { useEffect, useMemo, useState } from "react";
@@ -54,7 +54,7 @@ export function JobPrices() {
       <Faint role="status">
         {newer.length === 0
           ? "Nothing in the price list is another since."
-          : `${newer.length} ${newer.length === 1 ? "item is" : "items are"} another in the price list, ${used} of them in this job.`}
+          : `${soMany(newer.length, "item is", "items are")} another in the price list, ${used} of them in this job.`}
       </Faint>
       {newer.length > 0 ? <Button label="Old prices beside new" kind="plain" onPress={() => setOpen(true)} /> : null}
       <Button

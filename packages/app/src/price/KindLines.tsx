@@ -1,4 +1,4 @@
-import { type BuildUp, type CostKind, formatMoney, packWord } from "@wide-porch/core";
+import { type BuildUp, type CostKind, formatMoney, packWord, soMany } from "@wide-porch/core";
 import { useState } from "react";
 import { Pressable, View } from "react-native";
 import { Body, Faint, Figure } from "../components/Text";
@@ -13,7 +13,7 @@ export function KindLines({ kind, buildUp, currency }: Props) {
   const total = buildUp.kinds.find((each) => each.kind === kind);
   if (lines.length === 0 || !total) return null;
   const hours = kind === "labour" ? `, ${buildUp.labourHours} h` : "";
-  const count = `${lines.length} ${lines.length === 1 ? "line" : "lines"}${hours}`;
+  const count = `${soMany(lines.length, "line", "lines")}${hours}`;
   return (
     <View className="border-b border-rule">
       <Pressable

@@ -1,3 +1,4 @@
+import { soMany } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { ScrollView, View } from "react-native";
 import { Compare } from "../compare/Compare";
@@ -97,5 +98,4 @@ export function PriceScreen() {
 }
 
 const said = (names: readonly string[]): string => (names.length === 0 ? "None" : names.join(", "));
-const monthsWords = (months: number): string =>
-  months === 0 ? "Soon" : `${months} ${months === 1 ? "month" : "months"}`;
+const monthsWords = (months: number): string => (months === 0 ? "Soon" : `${soMany(months, "month", "months")}`);

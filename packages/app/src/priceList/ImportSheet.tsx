@@ -5,6 +5,7 @@ import {
   type PriceChange,
   type PriceMatch,
   type PriceRows,
+  soMany,
 } from "@wide-porch/core";
 import { useRef, useState } from "react";
 import { Pressable, View } from "react-native";
@@ -87,7 +88,7 @@ export function ImportSheet({ file, records, onClose, onTaken }: Props) {
       <TouchedJobsList items={chosen.flatMap(({ after }) => (after ? [after] : []))} newest={records} />
       {failure ? <Warning role="alert">{failure}</Warning> : null}
       <Button
-        label={busy ? "Taking them" : `Take ${chosen.length} ${chosen.length === 1 ? "item" : "items"}`}
+        label={busy ? "Taking them" : `Take ${soMany(chosen.length, "item", "items")}`}
         disabled={busy || chosen.length === 0}
         onPress={() => void go()}
       />

@@ -1,4 +1,4 @@
-import { type PriceRows, priceTable } from "@wide-porch/core";
+import { type PriceRows, priceTable, soMany } from "@wide-porch/core";
 import { useRouter } from "expo-router";
 import { useCallback, useMemo, useState } from "react";
 import { ScrollView, View } from "react-native";
@@ -163,7 +163,7 @@ export function PriceListScreen() {
           onTaken={(batch) => {
             close();
             setDone(
-              `${batch.itemCount} ${batch.itemCount === 1 ? "item was" : "items were"} taken out of ${batch.fromWhere}. It can be taken back under “Taken out of files”.`,
+              `${soMany(batch.itemCount, "item was", "items were")} taken out of ${batch.fromWhere}. It can be taken back under “Taken out of files”.`,
             );
             void list.reload();
           }}

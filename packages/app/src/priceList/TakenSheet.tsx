@@ -1,3 +1,4 @@
+import { soMany } from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
 import useSWR from "swr";
@@ -40,7 +41,7 @@ export function TakenSheet({ onClose, onUndone }: { readonly onClose: () => void
         <View key={id} className="flex-row items-center gap-2 border-b border-rule py-1">
           <View className="min-w-0 flex-1">
             <Body numberOfLines={1}>{fromWhere}</Body>
-            <Faint>{`${itemCount} ${itemCount === 1 ? "item" : "items"}, ${by}, ${at.slice(0, 10)}${undoneAt ? ", taken back" : ""}`}</Faint>
+            <Faint>{`${soMany(itemCount, "item", "items")}, ${by}, ${at.slice(0, 10)}${undoneAt ? ", taken back" : ""}`}</Faint>
           </View>
           {undoneAt ? null : (
             <Button label="Take it back" name={`Take back ${fromWhere}`} kind="quiet" onPress={() => void undo(id)} />

@@ -1,4 +1,4 @@
-import { formatChange, formatMoney, lessMoney, type PriceItem } from "@wide-porch/core";
+import { formatChange, formatMoney, lessMoney, type PriceItem, soMany } from "@wide-porch/core";
 import { View } from "react-native";
 import type { PriceRecord } from "../api/records";
 import { Button } from "../components/Button";
@@ -32,7 +32,7 @@ export function TouchedJobsList({ items, newest }: Props) {
           <Strong>{title}</Strong>
           <Body className="figures">{moved(before, after, currency)}</Body>
           <Faint>
-            {`${codes.length} ${codes.length === 1 ? "item" : "items"}; ${keeps ? "it keeps its prices until they are refreshed" : "it follows the price list"}`}
+            {`${soMany(codes.length, "item", "items")}; ${keeps ? "it keeps its prices until they are refreshed" : "it follows the price list"}`}
           </Faint>
         </View>
       ))}

@@ -1,4 +1,4 @@
-import { sumMoney } from "@wide-porch/core";
+import { soMany, sumMoney } from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../components/Button";
 import { Faint } from "../components/Text";
@@ -16,7 +16,7 @@ type Props = {
 export function ChangedSince({ marks, gone, only, onOnly, onLookAtAll }: Props) {
   if (marks.size === 0 && gone.length === 0) return null;
   const words = [
-    marks.size > 0 ? `${marks.size} ${marks.size === 1 ? "line" : "lines"} changed or new` : "",
+    marks.size > 0 ? `${soMany(marks.size, "line", "lines")} changed or new` : "",
     gone.length > 0 ? `${gone.length} gone, which cost ${sumMoney(gone.map(({ cost }) => cost))}` : "",
   ].filter(Boolean);
   return (

@@ -1,4 +1,4 @@
-import { type Extra, formatMoney, priceTimes, sumMoney } from "@wide-porch/core";
+import { type Extra, formatMoney, priceTimes, soMany, sumMoney } from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
 import type { JobListItem } from "../api/records";
@@ -44,7 +44,7 @@ export function CopySection({ onDone }: { readonly onDone: () => void }) {
             <View className="min-w-0 flex-1">
               <Strong>{section || "In no section"}</Strong>
               <Faint className="figures">
-                {`${lines.length} ${lines.length === 1 ? "line" : "lines"}, ${formatMoney(sumMoney(lines.map(({ cost, quantity }) => priceTimes(cost, quantity))), from.job.currency)}`}
+                {`${soMany(lines.length, "line", "lines")}, ${formatMoney(sumMoney(lines.map(({ cost, quantity }) => priceTimes(cost, quantity))), from.job.currency)}`}
               </Faint>
             </View>
             <Button

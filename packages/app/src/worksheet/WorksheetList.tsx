@@ -1,5 +1,5 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { formatMoney } from "@wide-porch/core";
+import { formatMoney, soMany } from "@wide-porch/core";
 import { memo, useRef } from "react";
 import { Pressable, View } from "react-native";
 import { Body, Faint, Figure, Strong } from "../components/Text";
@@ -79,7 +79,7 @@ type GroupProps = Pick<TableProps, "currency" | "wholeCost" | "onTurn"> & {
 
 const GroupRow = memo(function GroupRow({ row, name, currency, wholeCost, onTurn }: GroupProps) {
   const { group, open, depth } = row;
-  const lines = `${group.count} ${group.count === 1 ? "line" : "lines"}${group.hours === "0" ? "" : `, ${group.hours} h`}`;
+  const lines = `${soMany(group.count, "line", "lines")}${group.hours === "0" ? "" : `, ${group.hours} h`}`;
   return (
     <Pressable
       role="button"

@@ -1,5 +1,14 @@
 import { isMeasuredUnit, type MeasuredUnit } from "../assemblies/records";
-import { formatArea, formatLiquid, formatRunningLength, formatVolume, type MeasuringSystem, NM_PER_M } from "../units";
+import {
+  formatArea,
+  formatLiquid,
+  formatRunningLength,
+  formatVolume,
+  type MeasuringSystem,
+  NM_PER_M,
+  plural,
+  pluralOf,
+} from "../units";
 
 const KG_PER_LB = 0.45359237;
 const rounded = (value: number, places: number): string => String(Number(value.toFixed(places)));
@@ -20,12 +29,7 @@ export function quantityText(value: number, unit: string, system: MeasuringSyste
   return `${rounded(value, 2)} ${unitWord(value, unit)}`;
 }
 
-export const unitWord = (count: number, unit: string): string => {
-  if (count === 1) return unit;
-  if (unit === "foot") return "feet";
-  if (unit.endsWith("leaf")) return `${unit.slice(0, -1)}ves`;
-  return /(s|x|ch|sh)$/.test(unit) ? `${unit}es` : `${unit}s`;
-};
+export const unitWord = (count: number, unit: string): string => plural(count, unit, pluralOf(unit));
 
 /** The figure and its unit apart, for a column of figures. */
 export function quantityParts(

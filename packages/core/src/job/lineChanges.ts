@@ -5,6 +5,7 @@ import type { Condition, Extra } from "../ledger/records";
 import { amountSchema } from "../order/priceItem";
 import { type Problem, problem } from "../problems/problem";
 import { ownValue } from "../records/ownValue";
+import { plural } from "../units";
 
 const itemCodeSchema = z.string().min(1).max(80);
 
@@ -130,7 +131,7 @@ export function choiceProblems(counts: readonly PartCount[], { lineChanges, swap
           problem(
             "changes-of-gone-lines",
             "lineChanges",
-            `${gone === 1 ? "One line that was changed on the worksheet is" : `${gone} lines that were changed on the worksheet are`} counted no longer.`,
+            `${plural(gone, "One line that was changed on the worksheet is", `${gone} lines that were changed on the worksheet are`)} counted no longer.`,
           ),
         ]),
     ...idle.map(({ from, to }) =>

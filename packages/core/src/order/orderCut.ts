@@ -1,7 +1,7 @@
 import type { CountLine } from "../count";
 import { type Problem, problem } from "../problems/problem";
 import { ownValue } from "../records/ownValue";
-import { formatLength, type MeasuringSystem } from "../units";
+import { formatLength, type MeasuringSystem, plural, soMany } from "../units";
 import { type CutList, type CutSettings, cutsOf, type NeededPiece, type Stock } from "./cutting";
 import { barsFromKept, type CuttingSettings } from "./cuttingSettings";
 import { neededPieces } from "./neededPieces";
@@ -71,7 +71,7 @@ function barLines(
 ): OrderLine[] {
   if (item.buying.by !== "length") return [];
   const needed = lines.reduce((sum, line) => sum + line.cutLengthsNm.length, 0);
-  const waste = spare === 0 ? "" : `${spare} ${spare === 1 ? "piece" : "pieces"} to spare`;
+  const waste = spare === 0 ? "" : `${soMany(spare, "piece", "pieces")} to spare`;
   return item.buying.stock.flatMap((stock): OrderLine[] => {
     const ofLength = list.bars.filter((bar) => bar.stockNm === stock.lengthNm && !bar.fromYard);
     if (ofLength.length === 0) return [];
@@ -79,9 +79,9 @@ function barLines(
     const said = {
       itemCode: item.code,
       countLineIds: lines.map((line) => line.id),
-      need: `${needed} ${needed === 1 ? "piece" : "pieces"}`,
+      need: `${soMany(needed, "piece", "pieces")}`,
       waste,
-      note: `${pieceCount} ${pieceCount === 1 ? "piece" : "pieces"} cut from ${ofLength.length}`,
+      note: `${soMany(pieceCount, "piece", "pieces")} cut from ${ofLength.length}`,
     };
     return [lengthLine(item, stock, ofLength.length, system, said)];
   });
@@ -92,8 +92,8 @@ function tooLongProblems(item: PriceItem, { tooLong }: CutList, system: Measurin
   const lengths = [...new Set(tooLong.map((piece) => piece.lengthNm))];
   return lengths.map((lengthNm) => {
     const count = tooLong.filter((piece) => piece.lengthNm === lengthNm).length;
-    const pieces = count === 1 ? "A piece" : `${count} pieces`;
-    const message = `${pieces} of ${item.name} ${count === 1 ? "is" : "are"} ${formatLength(lengthNm, system)}, longer than any stock. Use an engineered section.`;
+    const pieces = plural(count, "A piece", `${count} pieces`);
+    const message = `${pieces} of ${item.name} ${plural(count, "is", "are")} ${formatLength(lengthNm, system)}, longer than any stock. Use an engineered section.`;
     return problem("longer-than-stock", item.code, message);
   });
 }

@@ -1,4 +1,5 @@
 import Big from "big.js";
+import { plural } from "../units";
 import type { OrderLine } from "./orderLine";
 import type { Loads, PriceItem } from "./priceItem";
 
@@ -62,5 +63,5 @@ export function loadsWords({ loads }: TruckLoads, unitName: string): string {
   if (loads.length === 0) return "";
   const sizes = [...new Set(loads)];
   const each = sizes.length === 1 ? `${sizes[0]}` : `${loads.slice(0, -1).join(", ")} and ${loads[loads.length - 1]}`;
-  return loads.length === 1 ? "1 load" : `${loads.length} loads of ${each} × ${unitName}`;
+  return plural(loads.length, "1 load", `${loads.length} loads of ${each} × ${unitName}`);
 }

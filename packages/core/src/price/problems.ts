@@ -3,7 +3,7 @@ import type { PartCount } from "../count";
 import type { LedgerLine } from "../ledger";
 import type { Order, PriceItem } from "../order";
 import { type Problem, problem } from "../problems/problem";
-import { type Money, toMoney } from "../units";
+import { type Money, plural, toMoney } from "../units";
 import type { Pricing } from "./pricing";
 
 type Reckoned = {
@@ -116,8 +116,11 @@ function setOfGone(ledger: readonly LedgerLine[], { linesSet }: Pricing): Proble
   const ids = new Set(ledger.map(({ id }) => id));
   const gone = set.filter((id) => !ids.has(id)).length;
   if (gone === 0) return [];
-  const which =
-    gone === 1 ? "What was set by hand for one line is for one" : `What was set by hand for ${gone} lines is for lines`;
+  const which = plural(
+    gone,
+    "What was set by hand for one line is for one",
+    `What was set by hand for ${gone} lines is for lines`,
+  );
   return [problem("set-of-gone-lines", "linesSet", `${which} counted no longer.`)];
 }
 

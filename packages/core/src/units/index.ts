@@ -10,5 +10,6 @@ export * from "./money";
 export * from "./parseArea";
 export * from "./parseLength";
 export * from "./pitch";
+export * from "./plural";
 export * from "./quantityType";
 export * from "./volume";

@@ -1,21 +1,21 @@
 import { randomUUID } from "node:crypto";
 import { type DataSource, type EntityManager, IsNull, MoreThan } from "typeorm";
 import { z } from "zod";
-import { lockCompany, ROLES, userEntity, type UserRow } from "../companies/entity";
+import { lockCompany, ROLES, type UserRow, userEntity } from "../companies/entity";
 import { inTransaction } from "../database/dataSource";
 import { noteEvent } from "../events/note";
 import { type Endpoint, endpoint } from "../http/endpoint";
 import { HttpProblem, notFound, unfit } from "../http/problemDetails";
 import type { Received } from "../http/received";
 import { invitationLetter, safetyLetter } from "../mail/letters";
-import type { Services } from "../services";
 import { endSecondFactor, hasSecondFactor } from "../secondFactor/store";
+import type { Services } from "../services";
 import { DAY_MS, endDevices } from "../sessions/store";
 import { hashToken, newToken } from "../sessions/tokens";
-import { type InvitationRow, invitationEntity } from "./entity";
-import { entryToConfirmEntity } from "./toConfirm";
 import { newEmailSchema } from "./address";
+import { type InvitationRow, invitationEntity } from "./entity";
 import { personNameSchema } from "./newCompany";
+import { entryToConfirmEntity } from "./toConfirm";
 
 const INVITED_DAYS = 14;
 const MOST_OPEN = 200;

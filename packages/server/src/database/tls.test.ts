@@ -1,10 +1,10 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import type { AddressInfo } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { pino } from "pino";
 import selfsigned from "selfsigned";
 import { SMTPServer } from "smtp-server";
-import type { AddressInfo } from "node:net";
 import { readConfig } from "../config";
 import { startMailer } from "../mail/mailer";
 import { createDataSource } from "./dataSource";

@@ -1,4 +1,5 @@
 import type { Problem } from "@wide-porch/core";
+import { plural } from "@wide-porch/core";
 import type { ErrorRequestHandler, RequestHandler } from "express";
 import { z } from "zod";
 import { metAnother } from "../database/conflicts";
@@ -59,13 +60,16 @@ type Busy = {
   readonly retryAfterS?: number;
 };
 
-const inSeconds = (seconds: number): string => (seconds === 1 ? "in a second" : `in ${seconds} seconds`);
+const inSeconds = (seconds: number): string => plural(seconds, "in a second", `in ${seconds} seconds`);
 
 /** More is asked at once than can be done; the same can be sent again, and when is said. */
 export function busy({ ownFault = false, waiting, retryAfterS = 2 }: Busy = {}): HttpProblem {
   const again = `Try again ${inSeconds(retryAfterS)}.`;
-  const waits =
-    waiting === 1 ? "One piece of your company's work waits" : `${waiting} pieces of your company's work wait`;
+  const waits = plural(
+    waiting ?? 0,
+    "One piece of your company's work waits",
+    `${waiting} pieces of your company's work wait`,
+  );
   const why = waiting === undefined ? "The server has more to do than it can." : `${waits} before this one.`;
   const problem = new HttpProblem(ownFault ? 429 : 503, {
     title: "Too much at once",

@@ -1,6 +1,6 @@
 import { LARGEST_PHOTO_BYTES, PHOTO_TYPES } from "@wide-porch/core";
-import sharp from "sharp";
 import type { Connection } from "mysql2";
+import sharp from "sharp";
 import type { EntityManager } from "typeorm";
 import { requireQuota } from "../companies/usage";
 import type { Quotas } from "../config";

@@ -1,5 +1,5 @@
-import type Piscina from "piscina";
 import type { Logger } from "pino";
+import type Piscina from "piscina";
 import type { Config } from "../config";
 import { type Endpoint, keyOf, type Lane } from "../http/endpoint";
 import { busy, HttpProblem, type ProblemDetails } from "../http/problemDetails";

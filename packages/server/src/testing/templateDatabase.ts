@@ -1,4 +1,4 @@
-import { createConnection, type Connection, type RowDataPacket } from "mysql2/promise";
+import { type Connection, createConnection, type RowDataPacket } from "mysql2/promise";
 import type { Config } from "../config";
 import { createDataSource } from "../database/dataSource";
 import { loadDemo } from "../demo/load";

@@ -1,4 +1,5 @@
 import type { Assembly, AssemblyExample, ExampleResult } from "@wide-porch/core";
+import { plural } from "@wide-porch/core";
 import { useState } from "react";
 import { Pressable, View } from "react-native";
 import { Button } from "../../components/Button";
@@ -39,7 +40,7 @@ export function Examples({ assembly, results, onChange }: Props) {
         ) : null}
         {examples.length > 0 && failing === 0 ? (
           <Strong className="text-pine">
-            {examples.length === 1 ? "It comes out." : `All ${examples.length} come out.`}
+            {plural(examples.length, "It comes out.", `All ${examples.length} come out.`)}
           </Strong>
         ) : null}
       </View>

@@ -9,6 +9,8 @@ import {
   type Order,
   type PartCount,
   parseLength,
+  plural,
+  soMany,
 } from "@wide-porch/core";
 import { useMemo } from "react";
 import { View } from "react-native";
@@ -94,7 +96,7 @@ const boardFeetOf = ({ pieces }: Bar, { thickness, depth }: { thickness: number;
 
 function TooLong({ cut: { tooLong } }: { readonly cut: ItemCut }) {
   if (tooLong.length === 0) return null;
-  const pieces = tooLong.length === 1 ? "A piece is" : `${tooLong.length} pieces are`;
+  const pieces = plural(tooLong.length, "A piece is", `${tooLong.length} pieces are`);
   return <Warning>{`${pieces} longer than any stock: use an engineered section.`}</Warning>;
 }
 
@@ -118,7 +120,7 @@ function ItemCutList({ cut, told, marks, mayChange }: ItemProps) {
       <Title level={2}>{cut.name}</Title>
       {cut.bars.length === 0 ? null : (
         <Faint>
-          {`${bought} ${bought === 1 ? "length" : "lengths"} to buy, ${formatLength(cut.boughtNm, system)} in all`}
+          {`${soMany(bought, "length", "lengths")} to buy, ${formatLength(cut.boughtNm, system)} in all`}
           {feetOfBoard === undefined ? "" : `; ${feetOfBoard.toFixed(0)} board feet of pieces`}
           {yard > 0 ? `; ${yard} from the yard` : ""}
           {cut.kept ? ". This is the list that was worked out and kept." : "."}

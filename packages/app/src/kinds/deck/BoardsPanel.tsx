@@ -1,4 +1,4 @@
-import { type DeckChoices, deckChoicesOf, formatLength, type PartContext, rowsOfDeck } from "@wide-porch/core";
+import { type DeckChoices, deckChoicesOf, formatLength, type PartContext, rowsOfDeck, soMany } from "@wide-porch/core";
 import { View } from "react-native";
 import { Button } from "../../components/Button";
 import { Faint, Title } from "../../components/Text";
@@ -10,7 +10,7 @@ type Rows = NonNullable<ReturnType<typeof rowsOfDeck>>;
 /** `24 rows of 5 1/2", gaps of 1/4", and one ripped to 3 1/4"`. */
 function rowWords({ rows, boardNm }: Rows, { system }: PartContext): string {
   const say = (nm: number) => formatLength(Math.round(nm), system);
-  const whole = `${rows.whole} ${rows.whole === 1 ? "row" : "rows"} of ${say(boardNm)}, gaps of ${say(rows.gapNm)}`;
+  const whole = `${soMany(rows.whole, "row", "rows")} of ${say(boardNm)}, gaps of ${say(rows.gapNm)}`;
   return rows.rippedNm > 0 ? `${whole}, and one ripped to ${say(rows.rippedNm)}` : `${whole}, all whole`;
 }
 

@@ -9,6 +9,7 @@ import {
   newStair,
   type PartContext,
   type StairSteps,
+  soMany,
   stairName,
   stairStepsOf,
   unmeasured,
@@ -31,7 +32,7 @@ export function stepWords(
 ): string {
   const say = (nm: number) => formatLength(Math.round(nm), system);
   if (treads === 0) return `One step of ${say(riserNm)} up to the deck: nothing is built for it.`;
-  const steps = `${risers} risers of ${say(riserNm)}, ${treads} ${treads === 1 ? "tread" : "treads"} of ${say(goingNm)}`;
+  const steps = `${risers} risers of ${say(riserNm)}, ${soMany(treads, "tread", "treads")} of ${say(goingNm)}`;
   return `${steps}; it reaches out ${say(runNm)}, at ${pitchDegrees.toFixed(1)}°.`;
 }
 

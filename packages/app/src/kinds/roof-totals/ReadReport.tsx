@@ -1,4 +1,4 @@
-import { type ReportTable, type RoofTotals, readReport, withReport } from "@wide-porch/core";
+import { plural, type ReportTable, type RoofTotals, readReport, withReport } from "@wide-porch/core";
 import { useState } from "react";
 import { View } from "react-native";
 import { Button } from "../../components/Button";
@@ -88,7 +88,7 @@ function TakeFigures({ table, onTake, onDone }: TakeProps) {
       {failure ? <Warning role="alert">{failure}</Warning> : null}
       {refusal ? <Warning role="alert">{`${refusal} Nothing was taken.`}</Warning> : null}
       {good.length > 0 ? (
-        <Button label={good.length === 1 ? "Take this figure" : `Take these ${good.length} figures`} onPress={take} />
+        <Button label={plural(good.length, "Take this figure", `Take these ${good.length} figures`)} onPress={take} />
       ) : null}
     </View>
   );

@@ -1,7 +1,7 @@
-import { roleOf } from "@wide-porch/core";
+import { plural, roleOf, singular } from "@wide-porch/core";
 
 /** What so many pieces of a role are called: `1 ridge`, `2 ridges`. */
 export function roleWords(role: string, count: number): string {
   const words = roleOf(role)?.words ?? role;
-  return count === 1 ? words.replace(/s$/, "") : words;
+  return plural(count, singular(words), words);
 }

@@ -1,6 +1,6 @@
 import { boundsOf } from "../../geometry";
 import { type Problem, problem } from "../../problems/problem";
-import { formatLength, type MeasuringSystem, type Nanometres } from "../../units";
+import { formatLength, type MeasuringSystem, type Nanometres, plural } from "../../units";
 import { barSize } from "../bars";
 import type { GroundChoices } from "../choices";
 import { ribName } from "./figures";
@@ -98,7 +98,7 @@ function steelTold({ shape, choices, say }: Asked): Problem[] {
   }
   const short = beams.filter((beam) => linkSpacing > 0 && runLengthNm(beam.run) - 2 * cover < linkSpacing);
   if (short.length === 0) return [];
-  const message = `Links ${say(linkSpacing)} apart are further than ${namesOf(short)} ${short.length === 1 ? "is" : "are"} long: one at each end is counted.`;
+  const message = `Links ${say(linkSpacing)} apart are further than ${namesOf(short)} ${plural(short.length, "is", "are")} long: one at each end is counted.`;
   return [problem("links-past-beam", "choices.linkSpacing", message)];
 }
 

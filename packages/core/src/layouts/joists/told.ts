@@ -2,7 +2,7 @@ import { followsByItself } from "../../joists/figures";
 import { bearingOf, isUnborne, runsWithJoists } from "../../joists/shape";
 import { edgeLetter } from "../../parts/walkedOutline";
 import { type Problem, problem } from "../../problems/problem";
-import { formatLength, type Nanometres } from "../../units";
+import { formatLength, type Nanometres, plural } from "../../units";
 import { acrossAt } from "./across";
 import { looseBeamJoints } from "./beams";
 import { beamEdges, type Longest } from "./edges";
@@ -160,7 +160,7 @@ function stockTold({ joists, plan }: LaidJoists, longest: Longest, say: Say): Pr
 function layoutTold({ close, plan }: LaidJoists, say: Say): Problem[] {
   const [first] = close;
   if (!first) return [];
-  const many = close.length === 1 ? "A joist leaves" : `${close.length} joists leave`;
+  const many = plural(close.length, "A joist leaves", `${close.length} joists leave`);
   const least = say(Math.min(...close.map(({ gapNm }) => gapNm)));
   const how = first.how === "merge" ? "left out, the other takes its place" : "moved off it";
   const path = followsByItself(plan.part, "firstJoist") ? "choices.closeJoists" : "firstJoist";
@@ -219,7 +219,7 @@ function foundTold({ plan: { part } }: LaidJoists): Problem[] {
       ),
     );
   else if (missing > 0) {
-    const many = missing === 1 ? "A room that it lies over is" : `${missing} rooms that it lies over are`;
+    const many = plural(missing, "A room that it lies over is", `${missing} rooms that it lies over are`);
     told.push(
       problem(
         "rooms-gone",
@@ -251,7 +251,7 @@ function postsTold({ plan }: LaidJoists, say: Say): Problem[] {
 function beamJointsTold({ plan }: LaidJoists, longest: Longest): Problem[] {
   const loose = looseBeamJoints(plan, longest);
   if (loose === 0) return [];
-  const many = loose === 1 ? "A joint of beam plies lies" : `${loose} joints of beam plies lie`;
+  const many = plural(loose, "A joint of beam plies lies", `${loose} joints of beam plies lie`);
   const message = `${many} over no post: ${plan.beam.name} is sold up to ${formatLength(longest("floor-beam", plan.beam.id), plan.context.system)}. Put posts nearer, or take another beam.`;
   return [problem("beam-joint-unborne", "choices.postSpacing", message)];
 }

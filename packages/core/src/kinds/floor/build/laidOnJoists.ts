@@ -25,7 +25,7 @@ import {
 import type { SlotParameter } from "../../../parts/slot";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
-import { areaOf, formatLength, type MeasuringSystem } from "../../../units";
+import { areaOf, formatLength, type MeasuringSystem, plural } from "../../../units";
 import { manyWords } from "../../raft/build/layOut";
 import { roleOf } from "../../registry";
 import { longestSold } from "../../roof/build/longest";
@@ -76,7 +76,7 @@ function panelsOver(laid: LaidJoists, assembly: Assembly, known: ReadonlyMap<str
 function panelsTold({ looseJoints }: FloorPanels, { plan }: LaidJoists, longNm: number): Problem[] {
   const say = (nm: number) => formatLength(nm, plan.context.system);
   if (looseJoints > 0 && longNm % plan.choices.joistSpacing === 0) {
-    const many = looseJoints === 1 ? "One end joint of panels lies" : `${looseJoints} end joints of panels lie`;
+    const many = plural(looseJoints, "One end joint of panels lies", `${looseJoints} end joints of panels lie`);
     return [
       problem(
         "joints-off-joists",

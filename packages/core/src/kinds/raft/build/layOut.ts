@@ -11,7 +11,7 @@ import { plateShape, runLengthNm } from "../../../ground/plate/shape";
 import { plateTold } from "../../../ground/plate/told";
 import type { LaidPart, Site } from "../../../layouts";
 import type { PartContext } from "../../../parts/partKind";
-import { formatLength, toMetres } from "../../../units";
+import { formatLength, plural, toMetres } from "../../../units";
 import { laidInGround } from "./ground";
 import { chairRows, chairsUnder, meshOver } from "./mesh";
 import { type LongestBar, plateSteel } from "./steel";
@@ -77,7 +77,7 @@ function plateWords(plate: Plate, choices: GroundChoices, { system }: PartContex
     size,
     thicknessWords: say(plate.thickness.valueNm ?? 0),
     edgeWords: plate.edgeForm === "plain" ? "as thick at its edges" : edge,
-    ribWords: ribs === 0 ? "no ribs" : `${manyWords(ribs)} ${ribs === 1 ? "rib" : "ribs"} between`,
+    ribWords: ribs === 0 ? "no ribs" : `${manyWords(ribs)} ${plural(ribs, "rib", "ribs")} between`,
     toeWords: plate.edgeForm === "toe" ? `a toe ${say(plate.toeWidth.valueNm ?? 0)} wide` : "no toe",
     fillWords: say(choices.fill),
     blindingWords: say(choices.blinding),

@@ -2,7 +2,7 @@ import type { FramingPiece } from "../../../drawing/piece";
 import { sectionOf } from "../../../kinds";
 import type { Site } from "../../../layouts";
 import { type Problem, problem } from "../../../problems/problem";
-import { formatLength } from "../../../units";
+import { formatLength, soMany } from "../../../units";
 import { formOf, type RoofForm, toMm } from "../form";
 import { edgeName } from "../outline";
 import type { RoofChoices } from "../parameters";
@@ -125,7 +125,7 @@ function trussProblems(
           problem(
             "mouths",
             "choices.framedWith",
-            `${mouths} ${mouths === 1 ? "truss comes" : "trusses come"} over the mouth of a wing: each needs a wall or a girder there, which is not counted.`,
+            `${soMany(mouths, "truss comes", "trusses come")} over the mouth of a wing: each needs a wall or a girder there, which is not counted.`,
           ),
         ]),
     ...wide.map(({ feature, fromU, toU }) =>

@@ -3,7 +3,7 @@ import { type LaidOutSheets, layoutSheets, type SheetPiece, sheetPieces } from "
 import type { RoleWorking } from "../../../layouts/laidPart";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
-import { areaOf, formatLength, type Nanometres } from "../../../units";
+import { areaOf, formatLength, type Nanometres, soMany } from "../../../units";
 import {
   type FramingChoices,
   openingRectangle,
@@ -106,7 +106,7 @@ export function sheetWorking(
   const bought = new Set(own.map((piece) => piece.sheetNumber)).size;
   return {
     formula: "pieces laid in courses, cut from whole sheets and their offcuts",
-    withNumbers: `${own.length} pieces out of ${bought} ${bought === 1 ? "sheet" : "sheets"}`,
+    withNumbers: `${own.length} pieces out of ${soMany(bought, "sheet", "sheets")}`,
     steps: [...sizes].map(([size, count]) => ({ label: `pieces of ${size}`, value: String(count) })),
     from: [],
   };

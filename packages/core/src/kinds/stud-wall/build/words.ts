@@ -1,3 +1,4 @@
+import { plural } from "../../../units";
 import { numberWord, openingsText } from "../../../wall/openingWords";
 import type { FramingChoices, StudWall } from "../..";
 
@@ -11,7 +12,7 @@ export const wallWords = (wall: StudWall, framing: FramingChoices): Record<strin
   boardWords: boardWords(framing),
 });
 
-const layersText = (count: number): string => `${numberWord(count)} ${count === 1 ? "layer" : "layers"}`;
+const layersText = (count: number): string => `${numberWord(count)} ${plural(count, "layer", "layers")}`;
 
 /** `one layer on each side`, `two layers on this side and one on the far side`. */
 export function boardWords({ boardsNear: near, boardsFar: far }: FramingChoices): string {

@@ -2,7 +2,7 @@ import { type Assembly, type FramingRules, fixingsInSheet, type Library } from "
 import type { Site } from "../../../layouts";
 import type { LaidPart, RoleWorking } from "../../../layouts/laidPart";
 import { ownValue } from "../../../records/ownValue";
-import { areaOf, type Nanometres, piecesAtSpacing, spacesIn, toMetres, wholePacks } from "../../../units";
+import { areaOf, type Nanometres, piecesAtSpacing, plural, spacesIn, toMetres, wholePacks } from "../../../units";
 import {
   ALONE,
   type CornerStyle,
@@ -159,7 +159,7 @@ export function reckonWallTotals(part: WallTotals, assembly: Assembly, { library
       name: part.name,
       plates: ["no", "a single", "a double", "a triple"][framing.topPlates] ?? "",
       boardWords: boardWords(framing),
-      openingWords: part.openings === 1 ? "one opening" : `${part.openings} openings`,
+      openingWords: plural(part.openings, "one opening", `${part.openings} openings`),
     },
     workingOf: (role) => reckonedWorking(role, part, lengths),
     problems: tooMany ? [tooMany] : [],
