@@ -4,12 +4,12 @@ import type { CountedLine } from "./countedLine";
 import type { CountLine } from "./countLine";
 
 /** No more pieces than this are cut one by one. */
-const MOST_PIECES = 50_000;
+const MOST_LENGTHS_SET = 50_000;
 
 /** Lengths for another number of pieces: the last are left out, or the commonest length is cut more often. */
 function lengthsFor(lengthsNm: readonly Nanometres[], quantity: number): readonly Nanometres[] {
   if (lengthsNm.length === 0 || quantity === lengthsNm.length) return lengthsNm;
-  const whole = Math.min(Math.ceil(quantity), MOST_PIECES);
+  const whole = Math.min(Math.ceil(quantity), MOST_LENGTHS_SET);
   if (whole < lengthsNm.length) return lengthsNm.slice(0, whole);
   const times = new Map<Nanometres, number>();
   for (const lengthNm of lengthsNm) times.set(lengthNm, (times.get(lengthNm) ?? 0) + 1);

@@ -13,9 +13,8 @@ import { formatArea, formatLength, metres } from "../../units";
 import { dryAmounts, SUMP_M2 } from "./amounts";
 import { drawWaterproofing } from "./draw";
 import { WATERPROOFING_PARAMETERS, waterproofingSlot } from "./parameters";
-import { DRY_PIECES, type Waterproofing, waterproofingSchema } from "./schema";
+import { DRY_PIECES, MOST_FITTINGS, type Waterproofing, waterproofingSchema } from "./schema";
 
-const MOST_PIECES = 200;
 const LARGEST_AREA_M2 = 10_000;
 
 const dimensions = ({ roomId, wallHeight, channelLength }: Waterproofing): DimensionSlot[] => [
@@ -37,9 +36,9 @@ const areaSlots = ({ roomId, wallArea, floorArea }: Waterproofing): FigureSlot[]
 const figures = (part: Waterproofing): FigureSlot[] => [
   ...areaSlots(part),
   ...(part.roomId === ""
-    ? [countSlot("channelCorners", "Corners of the channel", part.channelCorners, { most: MOST_PIECES })]
+    ? [countSlot("channelCorners", "Corners of the channel", part.channelCorners, { most: MOST_FITTINGS })]
     : []),
-  ...DRY_PIECES.map(([name, label]) => countSlot(name, label, part[name], { most: MOST_PIECES })),
+  ...DRY_PIECES.map(([name, label]) => countSlot(name, label, part[name], { most: MOST_FITTINGS })),
 ];
 
 function problems(part: Waterproofing, { system }: PartContext): Problem[] {

@@ -7,8 +7,9 @@ import { figureSchema } from "../../parts/figure";
 import { assemblyRefSchema } from "../../parts/use";
 import { WATERPROOFING_PARAMETERS, type WaterproofingChoices } from "./parameters";
 
-const MOST_PIECES = 200;
-const pieces = z.int().min(0).max(MOST_PIECES);
+/** Corners, outlets, sumps, pumps: of each. */
+export const MOST_FITTINGS = 200;
+const pieces = z.int().min(0).max(MOST_FITTINGS);
 
 /** What is put in by the piece, with its word. */
 export const DRY_PIECES = [

@@ -10,7 +10,7 @@ import { choicesOf } from "../../roof/parameters";
 import { meanSlopeM } from "../quantities";
 import type { RoofTotals } from "../schema";
 
-const MOST_PIECES = 20_000;
+const MOST_TIMBERS = 20_000;
 
 const TOO_MANY = problem(
   "too-many-pieces",
@@ -44,7 +44,7 @@ function trussesOf(part: RoofTotals, spacingNm: Nanometres): Map<string, Nanomet
   const count = piecesAtSpacing(mono ? eavesNm : Math.max(1, Math.round(eavesNm / 2)), spacingNm);
   const runM = meanSlopeM(part) / Math.hypot(1, part.pitch.value ?? 0);
   const spanNm = Math.max(1, metres(mono ? runM : 2 * runM));
-  return new Map([[mono ? "truss-mono" : "truss-common", count > MOST_PIECES ? [] : repeat(count, spanNm)]]);
+  return new Map([[mono ? "truss-mono" : "truss-common", count > MOST_TIMBERS ? [] : repeat(count, spanNm)]]);
 }
 
 /**
@@ -58,7 +58,7 @@ export function reckonRoofTotals(part: RoofTotals, assembly: Assembly, { library
     eavesNm === 0
       ? 0
       : piecesAtSpacing(eavesNm, choices.framedWith === "trusses" ? choices.trussSpacing : choices.rafterSpacing);
-  const tooMany = count > MOST_PIECES;
+  const tooMany = count > MOST_TIMBERS;
   const longest = longestSold(assembly, library);
   const run = (role: string, sectionId: string, nm: Nanometres | null) => lengthsOf(nm ?? 0, longest(role, sectionId));
   const trussed = choices.framedWith === "trusses";

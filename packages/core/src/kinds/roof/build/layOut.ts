@@ -20,7 +20,7 @@ import { timberOf } from "./timberOf";
 import { roofWorking } from "./working";
 
 /** Past this nobody has counted: a slip of the unit. */
-const MOST_PIECES = 20_000;
+const MOST_TIMBERS = 20_000;
 
 /** What formulas know of a roof's choices; lengths in metres. */
 export const formulaChoices = (choices: RoofChoices): ReadonlyMap<string, Value> =>
@@ -73,7 +73,7 @@ const TOO_MANY = problem(
 export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart {
   const { context, library } = site;
   const chosen = choicesOf(roof, context.system);
-  const tooMany = expected(roof, chosen) > MOST_PIECES;
+  const tooMany = expected(roof, chosen) > MOST_TIMBERS;
   const { pieces, choices, problems } = tooMany
     ? { pieces: [], choices: chosen, problems: [TOO_MANY] }
     : layTimber(roof, chosen, assembly, site);

@@ -3,7 +3,7 @@ import { type Problem, problem } from "../../../problems/problem";
 import { type FramingChoices, profileOf, type StudWall, type WallTotals } from "../..";
 
 /** More than any wall of a house has, counted as often as it is built. A slip of a spacing lays out millions. */
-export const MOST_PIECES = 40_000;
+export const MOST_WALL_PIECES = 40_000;
 /** The smallest sheet that is sold is larger (common practice). */
 const LEAST_SHEET_NM2 = 600_000_000 * 600_000_000;
 
@@ -36,8 +36,8 @@ export const tooManyInAll = (part: WallTotals, framing: FramingChoices): Problem
   tooMany(part.name, aboutHowManyInAll(part, framing));
 
 function tooMany(name: string, about: number): Problem | undefined {
-  if (about <= MOST_PIECES) return undefined;
+  if (about <= MOST_WALL_PIECES) return undefined;
   const said = Number(about.toPrecision(2)).toLocaleString("en");
-  const message = `${name} would be about ${said} pieces; more than ${MOST_PIECES.toLocaleString("en")} are not laid out. Check its size, its spacings and how often it is built.`;
+  const message = `${name} would be about ${said} pieces; more than ${MOST_WALL_PIECES.toLocaleString("en")} are not laid out. Check its size, its spacings and how often it is built.`;
   return problem("too-many-pieces", "", message);
 }
