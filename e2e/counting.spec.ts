@@ -349,7 +349,8 @@ test("the framing stands in 3D: storeys, roles, and a piece's line", async ({ pa
   if (!box) throw new Error("the model has no canvas");
   const working = page.getByRole("heading", { name: "Comes from" });
   const opened = () =>
-    working.waitFor({ timeout: 1500 }).then(
+    // What a press opens is fetched first: a press meanwhile would close it again.
+    working.waitFor({ timeout: 4000 }).then(
       () => true,
       () => false,
     );
