@@ -15,8 +15,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   // A busy machine fails one in some hundreds for no fault of the app; what passes at the second try is listed as flaky.
   retries: 1,
-  // Each waits for the app as much as the app works: three keep two cores busy.
-  workers: 3,
+  // A third fills what the two leave of two cores, and starves the threads of the servers that some tests kill and start again.
+  workers: 2,
   fullyParallel: true,
   reporter: [["list"], ["json", { outputFile: resolve(__dirname, "../.test-data/playwright.json") }]],
   use: {

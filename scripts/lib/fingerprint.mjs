@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync } from "node:fs";
-import { join } from "node:path";
-import { inRoot } from "./paths.mjs";
+import { join, relative } from "node:path";
+import { inRoot, root } from "./paths.mjs";
 
 const SKIPPED = new Set(["node_modules", "dist", ".expo", "coverage"]);
 
@@ -15,11 +15,11 @@ function* filesUnder(path) {
   }
 }
 
-/** A hash over the files of some folders, to see whether anything made from them is out of date. */
+/** A hash over the files of some folders, to see whether anything made from them is out of date. A copy of them elsewhere has the same. */
 export function fingerprint(paths) {
   const hash = createHash("sha256");
   for (const path of paths.map((each) => inRoot(each)).filter(existsSync)) {
-    for (const file of filesUnder(path)) hash.update(file).update("\0").update(readFileSync(file));
+    for (const file of filesUnder(path)) hash.update(relative(root, file)).update("\0").update(readFileSync(file));
   }
   return hash.digest("hex");
 }

@@ -1,4 +1,4 @@
-import { Agent, createServer, request as ask } from "node:http";
+import { Agent, request as ask, createServer } from "node:http";
 
 /**
  * A small proxy before several servers: each request goes to the next of them in turn. One that does not take the connection is passed over,

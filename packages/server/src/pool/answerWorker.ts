@@ -9,7 +9,7 @@ import { type Endpoint, keyOf } from "../http/endpoint";
 import { toProblem } from "../http/problemDetails";
 import { outgoingOf } from "../http/reply";
 import { startServices } from "../services";
-import type { Answered, Task } from "./heavyAnswers";
+import { type Answered, READY, type Task } from "./heavyAnswers";
 
 /** Connections of one thread: what it answers waits for the database one thing after another. */
 const CONNECTIONS = 2;
@@ -66,4 +66,5 @@ function movable(answer: Answered): Answered {
   return Piscina.move(given as ArrayBuffer) as unknown as Answered;
 }
 
-export default async (task: Task): Promise<Answered> => movable(await answered(task));
+export default async (task: Task | typeof READY): Promise<Answered | undefined> =>
+  task === READY ? undefined : movable(await answered(task));

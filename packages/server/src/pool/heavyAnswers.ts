@@ -17,13 +17,21 @@ type Longest = { readonly longestMs?: number | undefined };
 export type Answered = { readonly outgoing: Outgoing } | { readonly problem: ProblemDetails; readonly why?: string };
 
 /** What one piece of work may take, from the moment it is begun: how long it waited is nothing to it. */
-type Most = { readonly longestMs: number; readonly mostMegabytes: number };
+type Most = {
+  readonly longestMs: number;
+  readonly mostMegabytes: number;
+  /** Whether what takes longer was too much by itself; else it is the machine that has too much to do, and the same can be sent again. */
+  readonly byItself: boolean;
+};
+
+/** Answered by a thread that has loaded all that it answers with. */
+export const READY = "ready";
 
 const LANES: Readonly<Record<Lane, Most>> = {
   // A job's file of 200 MB is read whole.
-  reckoning: { longestMs: 30_000, mostMegabytes: 900 },
-  // A job of two thousand parts is read whole.
-  records: { longestMs: 20_000, mostMegabytes: 400 },
+  reckoning: { longestMs: 30_000, mostMegabytes: 900, byItself: true },
+  // A job of two thousand parts is read whole. How large a record can be is limited before: what takes so long waits for the database or for a core.
+  records: { longestMs: 20_000, mostMegabytes: 400, byItself: false },
 };
 
 /** Pieces of one company's work that may wait in a lane. */
@@ -48,6 +56,7 @@ const always = (): boolean => true;
 /** Threads for one kind of work, and the rows in which companies wait for them. */
 class LaneOfThreads {
   private started: Piscina | undefined;
+  private ready: Promise<unknown> | undefined;
   private readonly queue: FairQueue;
   private usualMs = FIRST_GUESS_MS;
   ended = 0;
@@ -93,7 +102,19 @@ class LaneOfThreads {
     }
   }
 
+  /** On a machine with much to do a thread takes longer to begin than most work takes: that is no part of the work. */
+  private async begun(): Promise<void> {
+    this.ready ??= this.pool.run(READY);
+    try {
+      await this.ready;
+    } catch (error) {
+      this.ready = undefined;
+      throw error;
+    }
+  }
+
   private async work(task: Task, longest: Longest): Promise<Answered> {
+    await this.begun();
     const from = performance.now();
     const longestMs = Math.max(this.most.longestMs, longest.longestMs ?? 0);
     const signal = AbortSignal.timeout(longestMs);
@@ -102,14 +123,18 @@ class LaneOfThreads {
     } catch (error) {
       this.ended += 1;
       this.logger.warn({ err: error, asked: task.key }, "a piece of work was ended");
-      throw problemOf(error, longestMs);
+      throw problemOf(error, longestMs, this.most.byItself);
     } finally {
       this.usualMs += (performance.now() - from - this.usualMs) / 10;
     }
   }
 }
 
-function problemOf(error: unknown, longestMs: number): unknown {
+/** So long a database takes to be back, about. */
+const AGAIN_S = 5;
+
+function problemOf(error: unknown, longestMs: number, byItself: boolean): unknown {
+  if (tookTooLong(error) && !byItself) return busy({ retryAfterS: AGAIN_S });
   if (tookTooLong(error)) {
     return tooMuch(`This takes longer than ${longestMs / 1000} seconds, and was ended. Split it into smaller ones.`);
   }
