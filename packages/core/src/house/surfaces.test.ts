@@ -197,8 +197,9 @@ describe("what is counted on a surface or a storey", () => {
   });
 });
 
-describeKind(PART_KINDS.storey, [{ system: "imperial", part: resolveStorey(storeyOf(), planOf(withDoor, den)) }]);
-const found = resolveSurface(surfaceOf("wall/b"), planOf(withDoor)).found;
+describeKind(PART_KINDS.storey, [
+  { system: "imperial", part: storeyOf(), onPlan: (storey) => resolveStorey(storey, planOf(withDoor, den)) },
+]);
 describeKind(PART_KINDS.surface, [
-  { system: "imperial", part: { ...surfaceOf("wall/b"), ...(found ? { found } : {}) } },
+  { system: "imperial", part: surfaceOf("wall/b"), onPlan: (surface) => resolveSurface(surface, planOf(withDoor)) },
 ]);

@@ -240,7 +240,7 @@ const agreesInSize = <P extends Part>(asked: Asked<P>) => {
 };
 
 const drawsWhatItCounts = <P extends Part>(asked: Asked<P>) => {
-  const { kind, part } = asked;
+  const { kind, placed } = asked;
   const { pieces, lines, drawing } = asked.count();
   const ids = pieces.map((piece) => piece.id);
   expect(new Set(ids).size).toBe(ids.length);
@@ -256,7 +256,7 @@ const drawsWhatItCounts = <P extends Part>(asked: Asked<P>) => {
   if (pieces.length > 0 && kind.across) expect([kind.kind, drawing.kind]).not.toEqual([kind.kind, "none"]);
   const drawn = drawing.kind === "elevation" ? drawing.rectangles.filter(isOfPart).map(({ id }) => id) : [];
   for (const id of drawn)
-    expect([id, known.has(id) || id === "outline" || kind.nameOfItem?.(part, id) !== undefined]).toEqual([id, true]);
+    expect([id, known.has(id) || id === "outline" || kind.nameOfItem?.(placed, id) !== undefined]).toEqual([id, true]);
 };
 
 /** What hangs over, stands out or lies beside its outline does so by less than this, and by less than the part is large. */
