@@ -1,5 +1,5 @@
 import { execFileSync } from "node:child_process";
-import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { basename, join, resolve } from "node:path";
 
 const root = resolve(__dirname, "../..");
@@ -55,7 +55,11 @@ export function copyWithFence(): string {
     cpSync(join(root, each), join(copy, each), { recursive: true, filter: (path) => !LEFT.has(basename(path)) });
   }
   linkPackages(join(root, "node_modules"), join(copy, "node_modules"));
-  linkPackages(join(root, "packages/app/node_modules"), join(copy, "packages/app/node_modules"));
+  // Where two versions of a package are wanted one lies with what wants it.
+  for (const each of readdirSync(join(root, "packages"))) {
+    const own = join("packages", each, "node_modules");
+    if (existsSync(join(root, own))) linkPackages(join(root, own), join(copy, own));
+  }
   cpSync(join(root, "e2e/fence/core"), join(copy, "packages/core/src/kinds/fence"), { recursive: true });
   cpSync(join(root, "e2e/fence/app"), join(copy, "packages/app/src/kinds/fence"), { recursive: true });
   for (const registry of REGISTRIES) register(copy, registry);
