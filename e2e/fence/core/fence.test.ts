@@ -14,7 +14,7 @@ const fence: Fence = {
 };
 const assembly = assemblySchema.parse(stored);
 
-describeKind(fenceKind, [{ system: "imperial", part: fence }]);
+describeKind(fenceKind, [{ system: "imperial", part: fence, assemblies: [assembly] }]);
 
 /** Arithmetic. */
 it("a fence of 40 ft has six posts at 8 ft, ten rails in five bays and 88 boards of 5 1/2 in", () => {

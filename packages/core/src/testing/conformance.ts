@@ -1,4 +1,4 @@
-import { builderOf, partContext } from "../assemblies";
+import { type Assembly, builderOf, type Library, partContext } from "../assemblies";
 import { countPart, type PartCount } from "../count";
 import type { DrawnRectangle } from "../drawing/drawing";
 import { isLayer, itemIdOf, type Piece } from "../drawing/piece";
@@ -19,6 +19,8 @@ export type Sample<P> = {
   readonly mirrored?: (part: P) => P;
   /** The same built three times. */
   readonly thrice?: (part: P) => P;
+  /** What it is built by, where that is none of the library that a new company has. */
+  readonly assemblies?: readonly Assembly[];
   /** As it stands on the plan, for what takes its figures from there. */
   readonly onPlan?: (part: P) => P;
   /** Looked for among all its choices, where they are not by a test of their own (`count/everyChoiceOf…`). */
@@ -51,11 +53,13 @@ function frozen<T>(value: T): T {
 /** All that a check is asked of: a kind, a part of it, and what it is counted as. */
 class Asked<P extends Part> {
   readonly context: PartContext;
+  readonly library: Library;
   constructor(
     readonly kind: PartKind<P>,
     readonly sample: Sample<P>,
   ) {
-    this.context = partContext(sample.system, library);
+    this.library = { ...library, assemblies: [...library.assemblies, ...(sample.assemblies ?? [])] };
+    this.context = partContext(sample.system, this.library);
     frozen(sample.part);
   }
   get part(): P {
@@ -66,7 +70,7 @@ class Asked<P extends Part> {
     return this.kind.placed?.(onPlan, this.context) ?? onPlan;
   }
   count(part: P = this.part): PartCount {
-    return countPart(this.onPlan(part), this.sample.system, library);
+    return countPart(this.onPlan(part), this.sample.system, this.library);
   }
   private onPlan(part: P): P {
     return this.sample.onPlan?.(part) ?? part;
@@ -99,7 +103,7 @@ const hasStarter = <P extends Part>(asked: Asked<P>) => {
   const { kind, context, sample } = asked;
   if (!kind.slot) return;
   const start = kind.defaults("n", "New", context);
-  expect([start.kind, builderOf(start, sample.system, library)?.id]).toEqual([
+  expect([start.kind, builderOf(start, sample.system, asked.library)?.id]).toEqual([
     kind.kind,
     kind.slot.of(start).assembly.id,
   ]);
@@ -108,7 +112,7 @@ const hasStarter = <P extends Part>(asked: Asked<P>) => {
 };
 
 /** What is not measured is said, until it is. */
-const saysWhatIsMissing = <P extends Part>({ kind, context, sample }: Asked<P>) => {
+const saysWhatIsMissing = <P extends Part>({ kind, context, sample, library }: Asked<P>) => {
   const start = kind.defaults("n", "New", context);
   const missing = kind.dimensions(start, context).filter((slot) => !slot.follows && slot.dimension.valueNm === null);
   if (missing.length === 0 || !countPart(start, sample.system, library).waits) return;
