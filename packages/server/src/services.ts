@@ -2,7 +2,8 @@ import type { Logger } from "pino";
 import { type Links, linksAt } from "./accounts/links";
 import type { Config } from "./config";
 import { type Mailer, startMailer } from "./mail/mailer";
-import { openPictureStore, type PictureStore } from "./pictures/pictureStore";
+import { openPictureStore } from "./pictures/openPictureStore";
+import type { PictureStore } from "./pictures/pictureStore";
 import { type Passwords, startPasswords } from "./sessions/passwords";
 
 /** What endpoints use beside the database. */

@@ -1,4 +1,4 @@
-import type { DeviceStore } from "./store";
+import type { DeviceStore } from "./deviceStore";
 
 /** A value as it lies on the device: what it says can be read by nobody who has not got the person's key. */
 type Sealed = {

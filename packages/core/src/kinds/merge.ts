@@ -1,6 +1,6 @@
 import equal from "fast-deep-equal";
 import { choiceText } from "../parts/choiceText";
-import { figureSlots } from "../parts/figure";
+import { figureSlots } from "../parts/figureSlots";
 import type { PartContext } from "../parts/partKind";
 import { scalarSchema } from "../parts/use";
 import { formatLength } from "../units";

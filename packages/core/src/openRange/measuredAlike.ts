@@ -1,7 +1,7 @@
 import { type Library, settlePart } from "../assemblies";
 import { type FigureSlot, figureSlots, kindOf, type OpenPoint, type Part, type PartContext } from "../kinds";
 import { formatFigure, type MeasuringSystem } from "../units";
-import type { Answer } from "./questions";
+import type { Answer } from "./answer";
 
 type Values = { readonly slot: FigureSlot; readonly sorted: readonly number[] };
 

@@ -3,8 +3,11 @@ import type { PartCount } from "../count";
 import { figureSlots, kindOf, type Part, type PartContext, type Scalar } from "../kinds";
 import type { MeasuringSystem } from "../units";
 import { alikePoints, type PartPoint } from "./alike";
+import type { Answer } from "./answer";
 import { type Likely, likelyChoices, likelyFigures } from "./likely";
 import { measuredAlike } from "./measuredAlike";
+
+export type { Answer } from "./answer";
 
 /** One thing to settle, on one part or on many, and what else it is likely to be. */
 export type Question = {
@@ -14,8 +17,6 @@ export type Question = {
   /** What each answer makes of the parts; empty where nobody can say what it may be. */
   readonly answers: readonly Answer[];
 };
-
-export type Answer = { readonly words: string; readonly change: (parts: readonly Part[]) => readonly Part[] };
 
 type Asked = { readonly parts: readonly Part[]; readonly system: MeasuringSystem; readonly library: Library };
 

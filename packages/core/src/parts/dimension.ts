@@ -26,3 +26,18 @@ export const chosenSchema = <T extends z.ZodType>(value: T) => z.object({ value,
 
 export const assumedChoice = <T>(value: T): Chosen<T> => ({ value, assumed: true });
 export const confirmedChoice = <T>(value: T): Chosen<T> => ({ value, assumed: false });
+
+/** A figure on a part that can be typed. `path` names it within the part: `openings.<id>.width`. */
+export type DimensionSlot = {
+  readonly path: string;
+  readonly label: string;
+  /** The thing it belongs to, for reading out: `Window 1`. Empty for the part itself. */
+  readonly of: string;
+  readonly dimension: Dimension;
+  /** A heading to list it under with its like, instead of the thing it belongs to: `Wall thickness`. */
+  readonly group?: string;
+  /** Whether it goes along with other figures until somebody types it: nobody is asked for it. */
+  readonly follows?: boolean;
+  /** Where it is typed, when that is on another part: a wall on the plan takes its figures from a room. */
+  readonly typedOn?: { readonly partId: string; readonly path: string };
+};

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { type FigureMeasure, LONGEST_ENTRY } from "../units";
-import type { DimensionSlot, PartContext, PartKind } from "./partKind";
+import type { DimensionSlot } from "./dimension";
 
 /**
  * A figure that is no length: an area, a pitch, a count. `value` is what counts, in the unit of its measure, or null while
@@ -27,11 +27,6 @@ export type FigureSlot = Omit<DimensionSlot, "dimension"> & {
   readonly keepsRefused?: boolean;
 };
 
-const lengthSlot = ({ dimension, ...slot }: DimensionSlot): FigureSlot => {
-  const { valueNm, ...entry } = dimension;
-  return { ...slot, measure: "length", figure: { ...entry, value: valueNm }, keepsRefused: true };
-};
-
 /** A whole number on a part that is always there: how many alike. */
 export const countSlot = (
   path: string,
@@ -39,10 +34,3 @@ export const countSlot = (
   value: number | null,
   { least = 0, most, of = "" }: { readonly least?: number; readonly most: number; readonly of?: string },
 ): FigureSlot => ({ path, label, of, measure: "count", figure: { value, typed: "", assumed: false }, least, most });
-
-/** All that can be typed on a part: its lengths in the order a tape goes, then the rest. */
-export const figureSlots = <P>(
-  kind: Pick<PartKind<P>, "dimensions" | "figures">,
-  part: P,
-  context: PartContext,
-): readonly FigureSlot[] => [...kind.dimensions(part, context).map(lengthSlot), ...(kind.figures?.(part) ?? [])];

@@ -2,6 +2,7 @@ export * from "./base";
 export * from "./dimension";
 export * from "./entry";
 export * from "./figure";
+export * from "./figureSlots";
 export * from "./figures";
 export * from "./functionSignature";
 export * from "./masonryUnit";

@@ -1,6 +1,7 @@
 import { type FigureMeasure, formatFigure, type MeasuringSystem } from "../units";
+import type { DimensionSlot } from "./dimension";
 import type { FigureSlot } from "./figure";
-import type { DimensionSlot, OpenPoint } from "./partKind";
+import type { OpenPoint } from "./partKind";
 
 type Named = Pick<FigureSlot, "path" | "label" | "of" | "typedOn">;
 type Entered = { readonly value: number | null; readonly assumed: boolean; readonly refused?: string | undefined };

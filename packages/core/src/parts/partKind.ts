@@ -6,7 +6,7 @@ import type { Rectangle } from "../geometry/rectangle";
 import type { Migration } from "../migrations/migrate";
 import type { Problem } from "../problems/problem";
 import type { MeasuringSystem, Nanometres } from "../units";
-import type { Dimension } from "./dimension";
+import type { Dimension, DimensionSlot } from "./dimension";
 import type { FigureSlot } from "./figure";
 import type { FunctionSignature } from "./functionSignature";
 import type { UnitBook } from "./masonryUnit";
@@ -34,21 +34,6 @@ export type Surroundings = {
 };
 
 export const ALONE: Surroundings = { sharedOpenings: [] };
-
-/** A figure on a part that can be typed. `path` names it within the part: `openings.<id>.width`. */
-export type DimensionSlot = {
-  readonly path: string;
-  readonly label: string;
-  /** The thing it belongs to, for reading out: `Window 1`. Empty for the part itself. */
-  readonly of: string;
-  readonly dimension: Dimension;
-  /** A heading to list it under with its like, instead of the thing it belongs to: `Wall thickness`. */
-  readonly group?: string;
-  /** Whether it goes along with other figures until somebody types it: nobody is asked for it. */
-  readonly follows?: boolean;
-  /** Where it is typed, when that is on another part: a wall on the plan takes its figures from a room. */
-  readonly typedOn?: { readonly partId: string; readonly path: string };
-};
 
 /** A measured value of a part, how it came about, and the shapes of its drawing that it came from. */
 export type Measure = {

@@ -1,7 +1,7 @@
-import { type Dimension, measured } from "../parts/dimension";
+import { type Dimension, type DimensionSlot, measured } from "../parts/dimension";
 import { changeById, figureSetters } from "../parts/figures";
 import type { Allowance, Opening } from "../parts/opening";
-import type { DimensionSlot, PartContext } from "../parts/partKind";
+import type { PartContext } from "../parts/partKind";
 import type { MeasuringSystem, Nanometres } from "../units";
 import { headNm } from "./openings";
 import { PITCH_PATH, pitchFigures, withPitch } from "./pitch";

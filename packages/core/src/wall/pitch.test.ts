@@ -1,7 +1,7 @@
 import { studWallKind } from "../kinds";
 import { measured } from "../parts/dimension";
 import { enterFigure } from "../parts/entry";
-import { figureSlots } from "../parts/figure";
+import { figureSlots } from "../parts/figureSlots";
 import { contexts, wallOf } from "../testing/library";
 import { feet } from "../units";
 import type { WallShape } from "./schema";

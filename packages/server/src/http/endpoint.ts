@@ -1,18 +1,11 @@
 import type { DataSource } from "typeorm";
 import type { z } from "zod";
-import type { Role, UserRow } from "../companies/entity";
+import type { Role } from "../companies/entity";
 import type { EventKind } from "../events/entity";
-import type { SessionRow } from "../sessions/entity";
 import { HttpProblem, notFound, problemsOf, unfit } from "./problemDetails";
 import type { Received } from "./received";
+import type { SignedIn } from "./signedIn";
 import { requireFewValues, textProblems } from "./wellFormed";
-
-export type SignedIn = {
-  readonly user: UserRow;
-  readonly session: SessionRow;
-  /** The company asks for a second factor, and the person has none yet: until then there is nothing but setting it up. */
-  readonly needsSecondFactor: boolean;
-};
 
 declare global {
   namespace Express {

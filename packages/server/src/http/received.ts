@@ -1,5 +1,5 @@
 import type { Request } from "express";
-import type { SignedIn } from "./endpoint";
+import type { SignedIn } from "./signedIn";
 
 /** A request as plain data, so that another thread can answer it. */
 export type Received = {

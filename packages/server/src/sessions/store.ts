@@ -1,9 +1,9 @@
 import type { DataSource, EntityManager } from "typeorm";
 import { Not } from "typeorm";
 import { companyOf, type UserRow } from "../companies/entity";
-import type { SignedIn } from "../http/endpoint";
 import type { Received } from "../http/received";
 import type { CookieChange } from "../http/reply";
+import type { SignedIn } from "../http/signedIn";
 import { hasSecondFactor } from "../secondFactor/store";
 import { knownDeviceEntity, type SessionRow, sessionEntity } from "./entity";
 import { hashToken, isToken, newToken } from "./tokens";

@@ -1,5 +1,10 @@
-import { crossOf, dotOf, type XY, type XYZ } from "./plane";
-import type { FaceOrigin, FaceStretch } from "./skeleton";
+import { crossOf, dotOf, type MovingLine, type XY, type XYZ } from "./plane";
+
+/** A face's boundary in pieces, each with the face on its left. `against` is the face beyond, or -1 for none. */
+export type FaceStretch = { readonly from: XYZ; readonly to: XYZ; readonly face: number; readonly against: number };
+
+/** Where a face rises from: an edge and which of its steps; a `cheek` stands between edges in one line that slope differently. */
+export type FaceOrigin = { readonly line: MovingLine; readonly step: number; readonly cheek: boolean };
 
 /** A side of a face and the face beyond it, -1 for none: an eave, or the rim of a flat. */
 export type FaceSide = { readonly from: XYZ; readonly to: XYZ; readonly against: number };

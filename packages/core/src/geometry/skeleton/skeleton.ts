@@ -1,4 +1,4 @@
-import { assembleFaces, type FormFace } from "./faces";
+import { assembleFaces, type FaceOrigin, type FaceStretch, type FormFace } from "./faces";
 import {
   areParallel,
   dotOf,
@@ -12,12 +12,6 @@ import {
 } from "./plane";
 import { Nodes, type Stretch, tidy } from "./tidy";
 import { cornersOfLoop, type Loop, nextChange, placeAt } from "./wavefront";
-
-/** A face's boundary in pieces, each with the face on its left. `against` is the face beyond, or -1 for none. */
-export type FaceStretch = { readonly from: XYZ; readonly to: XYZ; readonly face: number; readonly against: number };
-
-/** Where a face rises from: an edge and which of its steps; a `cheek` stands between edges in one line that slope differently. */
-export type FaceOrigin = { readonly line: MovingLine; readonly step: number; readonly cheek: boolean };
 
 export type Skeleton =
   | { readonly ok: true; readonly faces: readonly FormFace[]; readonly flats: readonly (readonly XYZ[])[] }

@@ -1,6 +1,6 @@
-import type { Dimension } from "../../parts/dimension";
+import type { Dimension, DimensionSlot } from "../../parts/dimension";
 import { changeById, figureSetters } from "../../parts/figures";
-import type { DimensionSlot } from "../../parts/partKind";
+
 import { edgeLetter, followRectangle } from "../../parts/walkedOutline";
 import { hasBeams, type Plate, type Rib } from "./schema";
 

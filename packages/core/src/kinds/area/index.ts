@@ -1,11 +1,11 @@
 import { z } from "zod";
 import { newBase, partBase } from "../../parts/base";
-import { dimensionSchema, unmeasured } from "../../parts/dimension";
+import { type DimensionSlot, dimensionSchema, unmeasured } from "../../parts/dimension";
 import { figureSetters } from "../../parts/figures";
 import { atMost, LARGEST_SIDE_NM } from "../../parts/limits";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import { figurePoints } from "../../parts/openPointsOf";
-import type { DimensionSlot, Measure, PartContext, PartKind } from "../../parts/partKind";
+import type { Measure, PartContext, PartKind } from "../../parts/partKind";
 import { areaQuantity, lengthQuantity, type QuantityValues } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import { areaOf, formatArea, formatLength, toMetres } from "../../units";

@@ -1,10 +1,9 @@
 import { z } from "zod";
 import { JOIST_PARAMETERS, joistChoicesSchema, joistParameters, timber } from "../../joists/choices";
-import { choicesInForce, choicesSlot } from "../../parts/choicesSlot";
+import { choicesInForce } from "../../parts/choicesSlot";
 import type { SlotParameter } from "../../parts/slot";
 import { both, parametersBy } from "../../parts/slotParameter";
 import { feet, inches, type MeasuringSystem, metres, millimetres } from "../../units";
-import type { Deck } from "./schema";
 
 const lengthNm = (least: number, most: number) => z.int().min(least).max(most);
 const orNone = (least: number, most: number) => z.union([z.literal(0), lengthNm(least, most)]);
@@ -142,14 +141,3 @@ export const usualDeck = (system: MeasuringSystem): DeckChoices =>
 
 /** The choices in force; the usual ones while nothing has been settled. */
 export const deckChoicesOf = choicesInForce<DeckChoices>({ parameters: DECK_PARAMETERS, usual: usualDeck });
-
-export const deckSlot = choicesSlot<DeckChoices, Deck>({
-  id: "joists",
-  words: "Built by this assembly",
-  changeWords: "Change the assembly that builds it",
-  question: "What is this deck built of?",
-  moreWords: "beams and posts, boards, guard, stairs",
-  parameters: DECK_PARAMETERS,
-  read: (values) => deckChoicesSchema.parse(values),
-  usual: usualDeck,
-});

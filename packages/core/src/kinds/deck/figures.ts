@@ -1,6 +1,6 @@
-import type { Dimension } from "../../parts/dimension";
+import type { Dimension, DimensionSlot } from "../../parts/dimension";
 import { changeById, figureSetters } from "../../parts/figures";
-import type { DimensionSlot, PartContext } from "../../parts/partKind";
+import type { PartContext } from "../../parts/partKind";
 import { edgeLetter } from "../../parts/walkedOutline";
 import { deckChoicesOf } from "./choices";
 import type { Deck, DeckStair } from "./schema";

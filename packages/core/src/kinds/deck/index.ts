@@ -1,15 +1,16 @@
 import { joistedKindFields, newJoisted } from "../../joists/kind";
 import { newBase } from "../../parts/base";
-import { unmeasured } from "../../parts/dimension";
+import { type DimensionSlot, unmeasured } from "../../parts/dimension";
 import { figurePoints } from "../../parts/openPointsOf";
-import type { DimensionSlot, PartContext, PartKind } from "../../parts/partKind";
-import { DECK_PARAMETERS, deckSlot, usualDeck } from "./choices";
+import type { PartContext, PartKind } from "../../parts/partKind";
+import { DECK_PARAMETERS, usualDeck } from "./choices";
 import { drawDeck } from "./draw";
 import { deckDimensions, deckSetters, isFollowing, isOfDecks } from "./figures";
 import { deckProblems } from "./problems";
 import { DECK_QUANTITIES, deckQuantities } from "./quantities";
 import { DECK_ROLES } from "./roles";
 import { type Deck, deckSchema } from "./schema";
+import { deckSlot } from "./slot";
 import { stairName } from "./stairs";
 
 const fields = joistedKindFields<Deck>(

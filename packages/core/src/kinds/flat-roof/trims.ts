@@ -1,6 +1,6 @@
-import type { Dimension } from "../../parts/dimension";
+import type { Dimension, DimensionSlot } from "../../parts/dimension";
 import { atMost, LONGEST_RUN_NM } from "../../parts/limits";
-import type { DimensionSlot, PartContext } from "../../parts/partKind";
+import type { PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import type { Nanometres } from "../../units";
 import type { FlatRoof } from "./schema";

@@ -5,13 +5,13 @@ import { GROUND_ROLES } from "../../ground/roles";
 import { sectionThrough } from "../../ground/section";
 import { newBase } from "../../parts/base";
 import { choicePoints } from "../../parts/choicePoints";
-import { assumedDimension, unmeasured } from "../../parts/dimension";
+import { assumedDimension, type DimensionSlot, unmeasured } from "../../parts/dimension";
 import { countSlot } from "../../parts/figure";
 import { figureSetters } from "../../parts/figures";
 import { atMost } from "../../parts/limits";
 import { noDrawing } from "../../parts/looseDrawing";
 import { figurePoints } from "../../parts/openPointsOf";
-import type { DimensionSlot, Measure, PartContext, PartKind } from "../../parts/partKind";
+import type { Measure, PartContext, PartKind } from "../../parts/partKind";
 import { areaQuantity, lengthQuantity, type QuantityValues, volumeQuantity } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import {

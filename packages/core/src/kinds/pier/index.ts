@@ -1,12 +1,12 @@
 import type { Drawing, ElevationDrawing } from "../../drawing/drawing";
 import { newBase } from "../../parts/base";
 import { withoutUnbuildable } from "../../parts/choicesThatStand";
-import { type Dimension, unmeasured } from "../../parts/dimension";
+import { type Dimension, type DimensionSlot, unmeasured } from "../../parts/dimension";
 import { countSlot } from "../../parts/figure";
 import { figureSetters } from "../../parts/figures";
 import { masonryUnitOf } from "../../parts/masonryUnit";
 import { figurePoints } from "../../parts/openPointsOf";
-import type { DimensionSlot, Measure, PartContext, PartKind } from "../../parts/partKind";
+import type { Measure, PartContext, PartKind } from "../../parts/partKind";
 import { areaQuantity, lengthQuantity, type QuantityValues, volumeQuantity } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import { areaOf, formatLength, formatVolume, metres, millimetres, type Nanometres, toMetres } from "../../units";

@@ -1,11 +1,12 @@
 import { newBase } from "../../parts/base";
 import { isAssumed } from "../../parts/choicesSlot";
+import type { DimensionSlot } from "../../parts/dimension";
 import { countSlot, type Figure, type FigureSlot, noFigure } from "../../parts/figure";
 import { changeById, figureSetters } from "../../parts/figures";
 import { atMost } from "../../parts/limits";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import { figurePoints, pointsOfFigures } from "../../parts/openPointsOf";
-import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
+import type { Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
 import type { QuantityValues } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import { formatLength, metres } from "../../units";

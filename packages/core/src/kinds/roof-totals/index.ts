@@ -1,12 +1,12 @@
 import { newBase } from "../../parts/base";
 import { isAssumed } from "../../parts/choicesSlot";
-import { assumedDimension } from "../../parts/dimension";
+import { assumedDimension, type DimensionSlot } from "../../parts/dimension";
 import { type Figure, type FigureSlot, noFigure } from "../../parts/figure";
 import { figureSetters } from "../../parts/figures";
 import { atMost } from "../../parts/limits";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import { figurePoints, pointsOfFigures } from "../../parts/openPointsOf";
-import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
+import type { Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import { feet, formatArea, metres, pitchWays } from "../../units";
 import { LEAST_PITCH, MOST_PITCH } from "../roof/figures";

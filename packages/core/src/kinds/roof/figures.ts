@@ -1,7 +1,7 @@
-import { type Dimension, measured } from "../../parts/dimension";
+import { type Dimension, type DimensionSlot, measured } from "../../parts/dimension";
 import type { Figure, FigureSlot } from "../../parts/figure";
 import { changeById, marked } from "../../parts/figures";
-import type { DimensionSlot } from "../../parts/partKind";
+
 import { followRectangle } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
 import { COURTYARD_FIGURES, courtyardName } from "./courtyards";

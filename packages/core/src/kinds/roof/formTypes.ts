@@ -1,7 +1,6 @@
 import type { Polygon } from "../../geometry";
-import type { FormFace, SkeletonFailure, XYZ } from "../../geometry/skeleton";
-import type { PlacedFeature } from "./features/place";
-import type { FeatureKind } from "./features/schema";
+import type { FormFace, SkeletonFailure, XY, XYZ } from "../../geometry/skeleton";
+import type { FeatureKind, RoofFeature } from "./features/schema";
 import type { PlainSide, RoofSide, SideKind } from "./overhang";
 
 /** What a feature takes out of a slope: a ring on it, against the clock. Trimmers lie at its sides, headers across it. */
@@ -60,6 +59,21 @@ export type RoofLine = {
   readonly planMm: number;
   readonly lengthMm: number;
   readonly cutBy?: string;
+};
+
+/** A feature on the slope it lies in. Millimetres: `u` along the eave from the edge's left end, `d` level in from the wall line. */
+export type PlacedFeature = {
+  readonly feature: RoofFeature;
+  readonly face: RoofFace;
+  readonly fromU: number;
+  readonly toU: number;
+  readonly fromD: number;
+  readonly toD: number;
+  /** Of a dormer. */
+  readonly wallMm: number;
+  readonly pitch: number;
+  /** From its own axes to the roof's plan. */
+  readonly at: (u: number, d: number) => XY;
 };
 
 export type RoofForm = {

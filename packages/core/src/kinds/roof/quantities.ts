@@ -10,9 +10,8 @@ import {
   type RowValues,
 } from "../../parts/quantity";
 import { toMetres } from "../../units";
-import type { PlacedFeature } from "./features/place";
 import type { FeatureKind } from "./features/schema";
-import { formOf, type RoofFace, type RoofForm, type RoofLine } from "./form";
+import { formOf, type PlacedFeature, type RoofFace, type RoofForm, type RoofLine } from "./form";
 import { polygonOf, ringsOf } from "./meeting/planes";
 import type { SideKind } from "./overhang";
 import type { Roof } from "./schema";

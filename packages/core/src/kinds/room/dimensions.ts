@@ -1,7 +1,7 @@
-import { type Dimension, measured } from "../../parts/dimension";
+import { type Dimension, type DimensionSlot, measured } from "../../parts/dimension";
 import { changeById, figureSetters } from "../../parts/figures";
 import type { RoomOpening } from "../../parts/opening";
-import type { DimensionSlot } from "../../parts/partKind";
+
 import type { Nanometres } from "../../units";
 import { followRectangle } from "./edit";
 import { runName } from "./names";

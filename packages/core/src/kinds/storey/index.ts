@@ -1,13 +1,13 @@
 import { z } from "zod";
 import type { Migration } from "../../migrations/migrate";
 import { newBase, partBase } from "../../parts/base";
-import { dimensionSchema, unmeasured } from "../../parts/dimension";
+import { type DimensionSlot, dimensionSchema, unmeasured } from "../../parts/dimension";
 import type { FigureSlot } from "../../parts/figure";
 import { figureSetters } from "../../parts/figures";
 import { atMost, LARGEST_SIDE_NM, THICKEST_NM } from "../../parts/limits";
 import { noDrawing, noOutline } from "../../parts/looseDrawing";
 import { figurePoints } from "../../parts/openPointsOf";
-import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
+import type { Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
 import {
   areaQuantity,
   choiceQuantity,

@@ -1,12 +1,12 @@
 import { newBase } from "../../parts/base";
 import { isAssumed } from "../../parts/choicesSlot";
-import { unmeasured } from "../../parts/dimension";
+import { type DimensionSlot, unmeasured } from "../../parts/dimension";
 import { countSlot, type Figure, type FigureSlot, noFigure } from "../../parts/figure";
 import { figureSetters } from "../../parts/figures";
 import { atMost } from "../../parts/limits";
 import { noOutline } from "../../parts/looseDrawing";
 import { figurePoints, pointsOfFigures } from "../../parts/openPointsOf";
-import type { DimensionSlot, Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
+import type { Measure, OpenPoint, PartContext, PartKind } from "../../parts/partKind";
 import { areaQuantity, countQuantity, lengthQuantity, type QuantityValues } from "../../parts/quantity";
 import { type Problem, problem } from "../../problems/problem";
 import { formatArea, formatLength, metres } from "../../units";

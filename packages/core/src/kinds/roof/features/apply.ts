@@ -1,10 +1,10 @@
 import { overlapArea } from "../../../geometry";
 import type { XY, XYZ } from "../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../units";
-import type { Hole, RoofFace, RoofForm, StandingFace } from "../form";
+import type { Hole, PlacedFeature, RoofFace, RoofForm, StandingFace } from "../formTypes";
 import type { PlainSide, RoofSide, SideKind } from "../overhang";
 import { type DormerOverhang, dormerOf } from "./dormers";
-import { on, type PlacedFeature, placeFeature } from "./place";
+import { on, placeFeature } from "./place";
 import { isDormer, type RoofFeature } from "./schema";
 
 const pointOf = ([x, y]: XY | XYZ) => ({ xNm: Math.round(x * NM_PER_MM), yNm: Math.round(y * NM_PER_MM) });

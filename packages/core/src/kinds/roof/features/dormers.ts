@@ -1,7 +1,6 @@
 import type { FaceSide, FormFace, MovingLine, XY, XYZ } from "../../../geometry/skeleton";
-import type { RoofFace, StandingFace } from "../form";
+import type { PlacedFeature, RoofFace, StandingFace } from "../formTypes";
 import type { PlainSide, RoofSide, SideKind } from "../overhang";
-import type { PlacedFeature } from "./place";
 
 /** How far a dormer hangs over its front and, where it has eaves at its sides, over those. Level, millimetres. */
 export type DormerOverhang = { readonly eaveMm: number; readonly rakeMm: number };

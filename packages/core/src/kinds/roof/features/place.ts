@@ -1,27 +1,12 @@
 import { isInside } from "../../../geometry";
 import type { XY, XYZ } from "../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../units";
-import type { RoofFace, RoofForm } from "../form";
+import type { PlacedFeature, RoofFace, RoofForm } from "../formTypes";
 import { heightOn } from "../overhang";
 import type { Roof } from "../schema";
 import type { RoofFeature } from "./schema";
 
 const toMm = (nm: number | null): number => (nm ?? 0) / NM_PER_MM;
-
-/** A feature on the slope it lies in. Millimetres: `u` along the eave from the edge's left end, `d` level in from the wall line. */
-export type PlacedFeature = {
-  readonly feature: RoofFeature;
-  readonly face: RoofFace;
-  readonly fromU: number;
-  readonly toU: number;
-  readonly fromD: number;
-  readonly toD: number;
-  /** Of a dormer. */
-  readonly wallMm: number;
-  readonly pitch: number;
-  /** From its own axes to the roof's plan. */
-  readonly at: (u: number, d: number) => XY;
-};
 
 /** Where an edge of the outline begins along a face's own axis: its left end, seen from outside. */
 function startOf(face: RoofFace, edgeFrom: XY): number {

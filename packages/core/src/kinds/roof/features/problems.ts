@@ -2,9 +2,10 @@ import type { XY } from "../../../geometry/skeleton";
 import { type Problem, problem } from "../../../problems/problem";
 import { NM_PER_MM } from "../../../units";
 import { formOf } from "../form";
+import type { PlacedFeature } from "../formTypes";
 import { edgeName, outlineOfRoof } from "../outline";
 import type { Roof } from "../schema";
-import { type PlacedFeature, placeFeature, wholeFeatures } from "./place";
+import { placeFeature, wholeFeatures } from "./place";
 
 /** Where the edges of an outline begin on plan: their left ends, seen from outside. Millimetres. */
 export function edgeStarts(roof: Roof): ReadonlyMap<string, XY> {
