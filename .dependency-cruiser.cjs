@@ -10,7 +10,7 @@ const FLOW = [
   "ground",
   "joists",
   "kinds",
-  "house",
+  "plan",
   "assemblies",
   "layouts",
   "builds",

@@ -40,11 +40,11 @@ export function LogScreen() {
   );
 }
 
-type Page = z.infer<typeof eventsSchema>;
+type LogPage = z.infer<typeof eventsSchema>;
 
 function Lines() {
   const [group, setGroup] = useState<string>("");
-  const pathOf = (index: number, before: Page | null) => {
+  const pathOf = (index: number, before: LogPage | null) => {
     if (index > 0 && !before?.more) return null;
     const last = before?.items.at(-1)?.id;
     return `/events?of=${group}${last === undefined ? "" : `&before=${last}`}`;

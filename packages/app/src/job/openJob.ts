@@ -10,10 +10,10 @@ import { commandsFor } from "./commands";
 import type { Change, History, Step } from "./history";
 import { JobHistory } from "./jobHistory";
 import { type JobActions, type JobFields, JobPlanner, type JobView, viewOf } from "./jobView";
+import { keptIfEqual, keptParts } from "./keepIdentity";
 import { pricesInForce } from "./pricesInForce";
 import { Reckonings, type RemoteReckoner } from "./reckonings";
 import { type AssemblyList, rulesOf } from "./rules";
-import { keptIfEqual, keptParts } from "./stable";
 import { asOneStep, type Trial, withTrial } from "./trial";
 
 const READINGS_KEPT = 4;

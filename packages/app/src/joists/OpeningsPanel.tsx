@@ -20,7 +20,7 @@ import { newId } from "../sync/newId";
 import type { JoistPanelProps } from "./changes";
 import type { Moving } from "./JoistPlan";
 
-type Told = readonly { readonly path: string; readonly message: string }[] | undefined;
+type ToldPoints = readonly { readonly path: string; readonly message: string }[] | undefined;
 
 const KINDS = [
   { value: "stair", label: "Stair opening" },
@@ -60,7 +60,7 @@ function newOpening(kind: FloorOpening["kind"], system: MeasuringSystem): FloorO
 }
 
 type Props = JoistPanelProps & {
-  readonly told: Told;
+  readonly told: ToldPoints;
   readonly kinds?: readonly FloorOpening["kind"][] | undefined;
   readonly moving: Moving | undefined;
   readonly onMoving: (moving: Moving | undefined) => void;

@@ -3,11 +3,11 @@ import { useCallback, useRef, useState } from "react";
 import { ask } from "../api/client";
 import { type JobRecord, jobListSchema, type PriceRecord } from "../api/records";
 import { loadPriced } from "../job/loadPriced";
-import type { Touched } from "../worker/reckon.worker";
+import type { PriceImpact } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
 
 /** A job that needs what changes; it changes with it, or once its prices are refreshed. */
-export type TouchedJob = Touched & {
+export type TouchedJob = PriceImpact & {
   readonly id: string;
   readonly title: string;
   readonly currency: string;

@@ -65,14 +65,14 @@ export type SentReckoning = Omit<DeviceReckoning, "counts"> & { readonly counts:
 export type Rules = { readonly assemblies: readonly Assembly[]; readonly standard: HouseStandard | undefined };
 
 /** What an assembly comes to on one part, while it is being written. */
-export type Trial = {
+export type AssemblyTryout = {
   readonly problems: readonly AssemblyProblem[];
   readonly examples: readonly ExampleResult[];
   readonly lines: readonly CountLine[];
 };
 
 /** What a page's jobs are counted by, and priced from. */
-export type Learnt = { readonly rules?: Rules; readonly priceList?: readonly PriceItem[] };
+export type ReckoningInputs = { readonly rules?: Rules; readonly priceList?: readonly PriceItem[] };
 
 /** Everything that a price follows from, as an issued quote keeps it. */
 export type PricedBy = Rules & {
@@ -87,9 +87,9 @@ export type PricesTried = {
   readonly each: readonly { readonly code: string; readonly total: Money }[];
 };
 
-export type Touched = { readonly codes: readonly string[]; readonly before: Money; readonly after: Money };
+export type PriceImpact = { readonly codes: readonly string[]; readonly before: Money; readonly after: Money };
 
-type Page = {
+type ReckoningSession = {
   readonly counts: CountCache;
   readonly cuts: CutCache;
   readonly sheets: JobSheets;
@@ -102,7 +102,7 @@ type Page = {
 };
 
 /** One for each job page that asks; a new page starts from nothing. */
-const pages = new Map<string, Page>();
+const sessions = new Map<string, ReckoningSession>();
 
 const libraryWith = ({ assemblies, standard }: Rules): Library => ({ ...starters, assemblies, standard });
 
@@ -113,8 +113,8 @@ const estimateOf = ({ job, parts, priceList, ...rules }: PricedBy): Estimate => 
   library: libraryWith(rules),
 });
 
-function pageOf(name: string): Page {
-  const page = pages.get(name) ?? {
+function sessionOf(name: string): ReckoningSession {
+  const session = sessions.get(name) ?? {
     counts: new CountCache(),
     cuts: new CutCache(),
     sheets: new JobSheets(),
@@ -124,8 +124,8 @@ function pageOf(name: string): Page {
     parts: [],
     counted: undefined,
   };
-  pages.set(name, page);
-  return page;
+  sessions.set(name, session);
+  return session;
 }
 
 const cancelled = new Set<string>();
@@ -135,24 +135,24 @@ const TELL_EVERY_MS = 120;
 
 const reckoner = {
   /** The rules and prices that the page's job is counted by from here on; those that are not named stay. */
-  learn(name: string, { rules, priceList }: Learnt): void {
-    const page = pageOf(name);
-    if (rules) page.library = libraryWith(rules);
-    if (priceList) page.priceList = priceList;
+  learn(name: string, { rules, priceList }: ReckoningInputs): void {
+    const session = sessionOf(name);
+    if (rules) session.library = libraryWith(rules);
+    if (priceList) session.priceList = priceList;
   },
   /** Parts → count: those that came out anew. Parts that were sent before are only named. */
   count(name: string, job: DeviceJob, sent: readonly SentPart[]): SentCount[] {
-    const page = pageOf(name);
-    const { counts, sheets, planner, library, priceList } = page;
-    page.parts = withKnownParts(sent, page.parts);
-    const counted = countOf(job, page.parts, priceList, library, { count: counts.count, sheets, planner });
-    page.counted = { job, counts: counted };
+    const session = sessionOf(name);
+    const { counts, sheets, planner, library, priceList } = session;
+    session.parts = withKnownParts(sent, session.parts);
+    const counted = countOf(job, session.parts, priceList, library, { count: counts.count, sheets, planner });
+    session.counted = { job, counts: counted };
     counts.settle();
     return counts.fresh(counted);
   },
   /** Count → order → price, of what was counted last, with all its counts. The same code as on the server. */
   price(name: string): SentReckoning {
-    const { counted, counts, cuts, library, priceList } = pageOf(name);
+    const { counted, counts, cuts, library, priceList } = sessionOf(name);
     if (!counted) throw new Error(`price: nothing was counted yet for page ${name}`);
     const priced = orderAndPrice(counted.job, counted.counts, priceList, library, { cut: cuts.cut });
     cuts.settle();
@@ -170,7 +170,7 @@ const reckoner = {
   },
   /** What the job that was counted last comes to at another price list, with all of it and with each of some items by itself. */
   totalsAt(name: string, items: readonly PriceItem[]): PricesTried | undefined {
-    const { counted, counts, parts, priceList, library } = pageOf(name);
+    const { counted, counts, parts, priceList, library } = sessionOf(name);
     const pricing = counted?.job.pricing;
     if (!counted || !pricing) return undefined;
     const job = { ...counted.job, pricing };
@@ -182,7 +182,7 @@ const reckoner = {
   },
   /** What the job that was counted last comes to with one choice of a part made each way; nothing for those who see no costs. */
   ways(name: string, partId: string, choice: string, values: readonly Scalar[]): WayTried[] | undefined {
-    const { counted, parts, priceList, library } = pageOf(name);
+    const { counted, parts, priceList, library } = sessionOf(name);
     const pricing = counted?.job.pricing;
     if (!counted || !pricing) return undefined;
     // Of its own: what is tried is not what the page has counted.
@@ -192,12 +192,12 @@ const reckoner = {
   },
   /** The best start of the panels over a part of the job that was counted last; nothing where none are laid out on it. */
   bestPanels(name: string, partId: string): BestPanels | undefined {
-    const { parts, planner, library, counted } = pageOf(name);
+    const { parts, planner, library, counted } = sessionOf(name);
     const part = resolveParts(parts, planner.plan(parts)).find(({ id }) => id === partId);
     return part && counted && bestPanelsOf(part, counted.job.system, library);
   },
   /** What other versions of some items do to a job that is not open: which of them it uses, and its total before and after. */
-  touch({ job, parts, priceList, ...rules }: PricedBy, items: readonly PriceItem[]): Touched {
+  touch({ job, parts, priceList, ...rules }: PricedBy, items: readonly PriceItem[]): PriceImpact {
     const library = libraryWith(rules);
     const at = (list: readonly PriceItem[]) => {
       const counts = countOf(job, parts, list, library);
@@ -232,7 +232,7 @@ const reckoner = {
     around: Surroundings | undefined,
     others: readonly Assembly[],
     tables: readonly AssemblyTable[],
-  ): Trial {
+  ): AssemblyTryout {
     const own = withTables(assembly, tables);
     const library = libraryWith({ assemblies: [own, ...others], standard: undefined });
     const count = part && countPart(part, assembly.system, library, around);
@@ -272,10 +272,10 @@ const reckoner = {
     run: string,
     tell: (progress: OpenRangeProgress) => void,
   ): Promise<OpenRange | undefined> {
-    const page = pages.get(name);
-    const pricing = page?.counted?.job.pricing;
-    if (!page?.counted || !pricing) return undefined;
-    const { counted, parts, priceList, library } = page;
+    const session = sessions.get(name);
+    const pricing = session?.counted?.job.pricing;
+    if (!session?.counted || !pricing) return undefined;
+    const { counted, parts, priceList, library } = session;
     const counts = new CountCache();
     const cuts = new CutCache();
     const remembered = { count: counts.count, cut: cuts.cut };
@@ -299,7 +299,7 @@ const reckoner = {
   },
   /** The page is gone. */
   forget(page: string): void {
-    pages.delete(page);
+    sessions.delete(page);
   },
 };
 

@@ -1,5 +1,5 @@
 import { NM_PER_M } from "../units";
-import type { Value } from "./formula/laidOut";
+import type { Value } from "./formula/layoutAnswers";
 import type { AssemblyTable } from "./table";
 
 /** Lengths come as sums of floating metres: what is over a limit but for a hair is not over it. */

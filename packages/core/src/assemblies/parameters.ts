@@ -2,7 +2,7 @@ import { PART_KINDS, type ParameterKind, type Scalar, type SlotParameter } from 
 import { type Problem, problem } from "../problems/problem";
 import { ownValue } from "../records/ownValue";
 import { formatLength, type MeasuringSystem, NM_PER_M } from "../units";
-import type { Value } from "./formula/laidOut";
+import type { Value } from "./formula/layoutAnswers";
 import { AREA, COUNT, type FormulaType, LENGTH, TEXT, typeOfKind, typeOfUnit, YES_NO } from "./formula/types";
 import type { Books } from "./library";
 import type { Assembly, AssemblyParameter, AssemblyPart } from "./schema";
@@ -86,7 +86,7 @@ export function knownNames(assembly: Pick<Assembly, "appliesTo" | "parameters" |
 }
 
 /** Where a value comes from: a person's choice on the part, the house, or the assembly itself. */
-export type Settled = { readonly value: Scalar; readonly from: "part" | "house" | "assembly" };
+export type ParameterValue = { readonly value: Scalar; readonly from: "part" | "house" | "assembly" };
 
 function bookProblem({ kind, label }: AssemblyParameter, value: Scalar, system: MeasuringSystem, book: Books) {
   const of =
@@ -132,8 +132,8 @@ export function settleParameters(
   /** Parameters that were settled with the part, and are passed over here. */
   known: ReadonlyMap<string, unknown> = new Map(),
   book?: Books,
-): { readonly settled: ReadonlyMap<string, Settled>; readonly problems: readonly Problem[] } {
-  const settled = new Map<string, Settled>();
+): { readonly settled: ReadonlyMap<string, ParameterValue>; readonly problems: readonly Problem[] } {
+  const settled = new Map<string, ParameterValue>();
   const problems: Problem[] = [];
   for (const parameter of assembly.parameters) {
     const { name } = parameter;
@@ -153,7 +153,7 @@ function settle(
   house: Scalar | undefined,
   wrongWith: (value: Scalar) => string | undefined,
   problems: Problem[],
-): Settled {
+): ParameterValue {
   const stands = (value: Scalar | undefined): value is Scalar => {
     const wrong = value === undefined ? undefined : wrongWith(value);
     if (wrong !== undefined) {

@@ -1,7 +1,7 @@
 export * from "./basedOn";
 export type { AssemblyProblem } from "./compileAssembly";
-export type { Value } from "./formula/laidOut";
 export { type Language, languageOf } from "./formula/language";
+export type { Value } from "./formula/layoutAnswers";
 export * from "./formula/types";
 export * from "./library";
 export * from "./parameters";

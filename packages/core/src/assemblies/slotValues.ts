@@ -1,6 +1,6 @@
 import type { Scalar, SlotParameter } from "../kinds";
 import { ownValue } from "../records/ownValue";
-import type { Value } from "./formula/laidOut";
+import type { Value } from "./formula/layoutAnswers";
 import { formulaValue } from "./parameters";
 
 /** Choices of a slot as formulas take them: lengths in metres. */

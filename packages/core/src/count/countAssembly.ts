@@ -4,8 +4,8 @@ import {
   type CompiledRule,
   compileAssembly,
   formulaValue,
+  type ParameterValue,
   propertyValue,
-  type Settled,
   settleParameters,
   type Value,
 } from "../assemblies";
@@ -28,29 +28,29 @@ type Tally = { readonly lines: CountedLine[]; readonly problems: Problem[] };
 
 /** Works out every rule of an assembly for a part. A rule that cannot be worked out says why; the others are counted. */
 export function countAssembly(applied: Applied): CountedAssembly {
-  const { assembly, choices, laidPart, library, useId } = applied;
+  const { assembly, choices, layout, library, useId } = applied;
   const compiled = compileAssembly(assembly);
   const { settled, problems: unsettled } = settleParameters(
     assembly,
     choices,
     library.standard,
     // What frames the part was settled with it; another assembly's parameter of the same name is its own.
-    useId === "" ? laidPart.choices : undefined,
+    useId === "" ? layout.choices : undefined,
     library,
   );
   const values = valuesOf(applied, settled);
   const ground = {
     values,
-    laid: laidPart.laid,
+    laid: layout.laid,
     rows: applied.rows,
     tables: new Map(assembly.tables.map((table) => [table.name, table])),
     propertyOf: (name: string, property: string) => propertyOf(applied, values, name, property),
   };
-  const round: Round = { ...applied, ground, pieces: piecesByRole(laidPart) };
+  const round: Round = { ...applied, ground, pieces: piecesByRole(layout) };
   const tally: Tally = { lines: [], problems: [...unsettled] };
   for (const each of compiled.inOrder) countRule(each, round, tally);
   for (const each of compiled.circular) leaveUncounted(each, round, tally, circleOf(compiled));
-  const scope = () => scopeOf(compiled, { ...round, names: namesOf(assembly), words: laidPart.words });
+  const scope = () => scopeOf(compiled, { ...round, names: namesOf(assembly), words: layout.words });
   return { ...tally, scope };
 }
 
@@ -58,8 +58,8 @@ const circleOf = ({ problems }: CompiledAssembly): string =>
   problems.find((found) => found.code === "cycle")?.message ?? "It goes round in a circle.";
 
 /** What formulas can name: choices of the part, parameters, measured values. */
-function valuesOf({ assembly, laidPart, quantities }: Applied, settled: ReadonlyMap<string, Settled>) {
-  const values = new Map<string, Value>(laidPart.choices);
+function valuesOf({ assembly, layout, quantities }: Applied, settled: ReadonlyMap<string, ParameterValue>) {
+  const values = new Map<string, Value>(layout.choices);
   for (const parameter of assembly.parameters) {
     const value = settled.get(parameter.name)?.value;
     if (value !== undefined) values.set(parameter.name, formulaValue(parameter.kind, value));

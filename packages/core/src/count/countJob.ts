@@ -1,6 +1,6 @@
 import type { Library } from "../assemblies";
-import { Planner, resolveParts, surroundingsOf } from "../house";
 import type { Part } from "../kinds";
+import { Planner, resolveParts, surroundingsOf } from "../plan";
 import type { MeasuringSystem } from "../units";
 import { countPart } from "./countPart";
 import { JobSheets } from "./jobSheets";

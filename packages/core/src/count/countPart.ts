@@ -4,7 +4,7 @@ import {
   findAssembled,
   findAssembly,
   type Library,
-  NOTHING_LAID_OUT,
+  NOTHING_TO_ANSWER,
   partContext,
   settlePart,
   slotDefaultProblems,
@@ -21,7 +21,7 @@ import {
   type Surroundings,
 } from "../kinds";
 import { buildOf } from "../kinds/builds";
-import type { LaidPart, Site } from "../layouts";
+import type { Layout, Site } from "../layouts";
 import { type Problem, problem } from "../problems/problem";
 import { ownValue } from "../records/ownValue";
 import type { MeasuringSystem } from "../units";
@@ -54,19 +54,19 @@ export function countPart(
     return { ...named, lines: [], scope: [], pieces: [], compared: [], drawing, problems, openPoints: openPoints() };
   }
 
-  const laidPart = layOut(part, builder, { library, context, around });
+  const layout = layOut(part, builder, { library, context, around });
   const quantities = kind.quantities(part, around);
   const rows = kind.rowsOf?.(part, around) ?? {};
   const counted = usesOf(part, builder, system, library).map((use) => {
     if (!use.assembly) return { lines: [], scope: () => [], problems: [use.missing] };
     const { assembly, useId, choices } = use;
-    return countAssembly({ part, assembly, useId, choices, laidPart, quantities, rows, library, context });
+    return countAssembly({ part, assembly, useId, choices, layout, quantities, rows, library, context });
   });
   const lines = counted.flatMap((each) => each.lines);
   const found = [
     ...baseProblems(part, system, library),
     ...(builder ? slotDefaultProblems(part, builder, library.standard) : []),
-    ...laidPart.problems,
+    ...layout.problems,
     ...counted.flatMap((each) => each.problems),
   ];
   const byHand = withHandSet(lines, part);
@@ -74,13 +74,13 @@ export function countPart(
     {
       ...named,
       lines: byHand.lines,
-      pieces: laidPart.pieces,
-      compared: laidPart.compared ?? [],
-      panels: laidPart.panels,
+      pieces: layout.pieces,
+      compared: layout.compared ?? [],
+      panels: layout.panels,
       problems: found,
     },
     () => [...openPoints(), ...found.map(asOpenPoint), ...byHand.openPoints],
-    laidPart,
+    layout,
     counted.map((each) => each.scope),
   );
 }
@@ -97,7 +97,7 @@ function onceAsked<T>(make: () => T): () => T {
 function withLater(
   count: Omit<PartCount, "drawing" | "scope" | "openPoints">,
   open: () => readonly OpenPoint[],
-  { draw, repeats }: LaidPart,
+  { draw, repeats }: Layout,
   sentences: readonly (() => readonly string[])[],
 ): PartCount {
   const drawing = onceAsked(draw);
@@ -124,7 +124,7 @@ const keepsWaiting = ({ kind }: OpenPoint): boolean => kind === "missing" || kin
 const asOpenPoint = ({ path, message }: Problem): OpenPoint => ({ path, kind: "missing", message });
 
 /** By its kind's own way where something builds it; else there are only the measured values. */
-function layOut(part: Part, builder: Assembly | undefined, site: Site): LaidPart {
+function layOut(part: Part, builder: Assembly | undefined, site: Site): Layout {
   const build = buildOf(part);
   if (build && builder) return build(part, builder, site);
   const { library, context, around } = site;
@@ -132,7 +132,7 @@ function layOut(part: Part, builder: Assembly | undefined, site: Site): LaidPart
     pieces: [],
     draw: () => kindOf(part).draw(part, context, around),
     laid: {
-      ...NOTHING_LAID_OUT,
+      ...NOTHING_TO_ANSWER,
       sheetSize: (sizeId) => ownValue(library.sheets, sizeId),
     },
     choices: new Map(),

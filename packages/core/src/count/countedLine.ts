@@ -1,6 +1,6 @@
 import type { CountLine, Working } from "./countLine";
 
-type Told = Omit<CountLine, "working" | "pieceIds">;
+type LineFacts = Omit<CountLine, "working" | "pieceIds">;
 
 /** What is written when it is first read. */
 type Later = { readonly pieceIds: () => readonly string[]; readonly working: () => Working };
@@ -42,7 +42,7 @@ export class CountedLine implements CountLine {
   #pieceIds: readonly string[] | undefined;
   #working: Working | undefined;
 
-  constructor(line: Told, later: Later) {
+  constructor(line: LineFacts, later: Later) {
     this.id = line.id;
     this.key = line.key;
     this.partId = line.partId;
@@ -85,12 +85,12 @@ export class CountedLine implements CountLine {
   }
 
   /** The same line with some of it changed, its working kept. */
-  with(changes: Partial<Told>): CountedLine {
+  with(changes: Partial<LineFacts>): CountedLine {
     return new CountedLine({ ...this, ...changes }, { pieceIds: () => this.pieceIds, working: () => this.working });
   }
 
   /** The same line with some of it changed, and its working with it. */
-  withWorking(changes: Partial<Told>, told: (working: Working) => Working): CountedLine {
+  withWorking(changes: Partial<LineFacts>, told: (working: Working) => Working): CountedLine {
     return new CountedLine(
       { ...this, ...changes },
       { pieceIds: () => this.pieceIds, working: () => told(this.working) },

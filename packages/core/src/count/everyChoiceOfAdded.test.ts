@@ -1,5 +1,5 @@
-import { planJob, resolveStorey, resolveSurface } from "../house";
 import { measured, PART_KINDS, type Part, rectangleDefaults } from "../kinds";
+import { planJob, resolveStorey, resolveSurface } from "../plan";
 import { assemblyOf, contexts, library, openingOf, wallOf } from "../testing/library";
 import { rectangle, roofOf } from "../testing/roofs";
 import { entered } from "../testing/rooms";

@@ -14,21 +14,21 @@ export type Counted = {
 /** How a line came to be: by the layout itself where it only counts pieces, else by its formula with the numbers put in. */
 export function workingOf(compiled: CompiledRule, round: Round, counted: Counted, quantity: number): Working {
   const { rule, formula, roles } = compiled;
-  const { laidPart, context } = round;
+  const { layout, context } = round;
   const shared = { sentence: rule.sentence, source: rule.source };
   if (counted.missing !== undefined || !formula) {
     const said = counted.missing ?? "Its formula cannot be read.";
     return { ...shared, formula: rule.formula, withNumbers: said, steps: [], from: fromOf(compiled, round) };
   }
   const [role] = roles;
-  const ofLayout = role !== undefined && onlyCounts(formula) ? laidPart.workingOf(role, counted.sectionId) : undefined;
+  const ofLayout = role !== undefined && onlyCounts(formula) ? layout.workingOf(role, counted.sectionId) : undefined;
   const text = quantityText(quantity, rule.unit, context.system);
   if (ofLayout) {
     const from = ofLayout.from.length > 0 ? ofLayout.from : fromOf(compiled, round);
-    return { ...shared, ...repeated({ ...ofLayout, from }, laidPart.repeats, text) };
+    return { ...shared, ...repeated({ ...ofLayout, from }, layout.repeats, text) };
   }
   const explained = explainRule(formula, round);
-  const times = laidPart.repeats === 1 ? "" : ` × ${laidPart.repeats} walls`;
+  const times = layout.repeats === 1 ? "" : ` × ${layout.repeats} walls`;
   return {
     ...shared,
     formula: explained.formula,

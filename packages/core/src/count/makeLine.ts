@@ -1,7 +1,7 @@
 import { type CompiledRule, fillTemplate, standardValue, standardWaste, type Value } from "../assemblies";
 import { type Section, sectionOf } from "../kinds";
 import { type FramingPiece, isBar, isCourse, isFraming, itemIdOf, type Piece } from "../layouts";
-import type { LaidPart } from "../layouts/laidPart";
+import type { Layout } from "../layouts/layout";
 import { ownValue } from "../records/ownValue";
 import type { Nanometres } from "../units";
 import { CountedLine } from "./countedLine";
@@ -29,8 +29,8 @@ export function linesBySection(compiled: CompiledRule, round: Round, came: Came)
 }
 
 /** Of pieces that have no place: as the layout has it, else the part's own studs. */
-function timberOf({ roles: [role] }: CompiledRule, { laidPart, ground }: Round): string {
-  const own = role === undefined ? undefined : laidPart.timberOf?.(role);
+function timberOf({ roles: [role] }: CompiledRule, { layout, ground }: Round): string {
+  const own = role === undefined ? undefined : layout.timberOf?.(role);
   return own ?? String(ground.values.get("studSize") ?? "");
 }
 
@@ -80,11 +80,11 @@ type Counted = {
 /** A line for what a rule counted on a part. */
 export function makeLine(compiled: CompiledRule, round: Round, counted: Counted): CountedLine {
   const { rule } = compiled;
-  const { part, assembly, useId, laidPart, library, context } = round;
+  const { part, assembly, useId, layout, library, context } = round;
   const { sectionId, itemId, pieces } = counted;
   const section = sectionId ? sectionOf(context.sections, sectionId) : undefined;
   const key = keyOf(useId, rule.name, sectionId || (itemId ?? ""));
-  const quantity = counted.quantity * laidPart.repeats;
+  const quantity = counted.quantity * layout.repeats;
   const itemCode = itemOf(compiled, counted, round.ground.values);
   const cutLengthsNm = rule.buying === "cut" ? cutLengths(compiled, round, pieces) : [];
   const line = {
@@ -105,7 +105,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     note: noteOf(compiled, round, sectionId),
     missing: counted.missing,
     unit: rule.unit,
-    basis: basisOf(laidPart, pieces),
+    basis: basisOf(layout, pieces),
     buying: rule.buying,
     wastePercent: rule.wastePercent ?? standardWaste(library.standard, itemCode),
     cutLengthsNm,
@@ -113,7 +113,7 @@ export function makeLine(compiled: CompiledRule, round: Round, counted: Counted)
     supply: counted.supply,
     option: rule.option === undefined ? undefined : { name: rule.option, words: ruleWords(compiled, round) },
     ordered: undefined,
-    roundsAlone: laidPart.roundsAlone === true && rule.buying === "whole" ? true : undefined,
+    roundsAlone: layout.roundsAlone === true && rule.buying === "whole" ? true : undefined,
     sheetRoles: compiled.countsSheets ? compiled.roles : undefined,
     byHand: undefined,
   };
@@ -143,14 +143,14 @@ function keyOf(useId: string, rule: string, sectionId: string): string {
 function noteOf(compiled: CompiledRule, round: Round, sectionId: string): string | undefined {
   const { option } = compiled.rule;
   const studs =
-    !round.laidPart.reckoned && compiled.roles.includes("stud") && sectionId ? unusualStuds(round) : undefined;
+    !round.layout.reckoned && compiled.roles.includes("stud") && sectionId ? unusualStuds(round) : undefined;
   const notes = [option === undefined ? undefined : `Option: ${option}`, studs].filter((each) => each !== undefined);
   return notes.length === 0 ? undefined : notes.join(". ");
 }
 
 /** A wall that somebody made deeper or thinner than the house builds them: for pipes, as a rule. It is easily overlooked. */
-function unusualStuds({ assembly, library, laidPart, context }: Round): string | undefined {
-  const own = laidPart.choices.get("studSize");
+function unusualStuds({ assembly, library, layout, context }: Round): string | undefined {
+  const own = layout.choices.get("studSize");
   const parameter = assembly.parameters.find((each) => each.name === "studSize");
   const usual = standardValue(library.standard, assembly.id, "studSize") ?? parameter?.default;
   if (typeof usual !== "string" || typeof own !== "string" || usual === own) return undefined;
@@ -158,17 +158,17 @@ function unusualStuds({ assembly, library, laidPart, context }: Round): string |
   return `This wall has ${name(own)} studs; the usual ones are ${name(usual)}`;
 }
 
-function basisOf({ reckoned, byArea }: LaidPart, pieces: readonly Piece[]): Basis {
+function basisOf({ reckoned, byArea }: Layout, pieces: readonly Piece[]): Basis {
   if (reckoned) return "reckoned";
   if (byArea && pieces.some(isCourse)) return "formula";
   return pieces.length > 0 ? "laid-out" : "formula";
 }
 
-function cutLengths({ roles }: CompiledRule, { laidPart }: Round, pieces: readonly Piece[]): number[] {
+function cutLengths({ roles }: CompiledRule, { layout }: Round, pieces: readonly Piece[]): number[] {
   const once: Nanometres[] = [];
   for (const piece of pieces) if (isFraming(piece) || isBar(piece)) once.push(piece.cutLengthNm);
-  if (pieces.length === 0) for (const role of roles) once.push(...laidPart.laid.lengthsNm(role));
-  return laidPart.repeats === 1 ? once : Array.from({ length: laidPart.repeats }, () => once).flat();
+  if (pieces.length === 0) for (const role of roles) once.push(...layout.laid.lengthsNm(role));
+  return layout.repeats === 1 ? once : Array.from({ length: layout.repeats }, () => once).flat();
 }
 
 /** The price list's code. What could not be counted is of the part's own timber. */

@@ -9,7 +9,7 @@ import {
 } from "../assemblies";
 import type { Part, PartContext, QuantityValues, RowValues, Scalar } from "../kinds";
 import type { Piece } from "../layouts";
-import type { LaidPart } from "../layouts/laidPart";
+import type { Layout } from "../layouts/layout";
 
 /** An assembly as it applies to one part. */
 export type Applied = {
@@ -18,7 +18,7 @@ export type Applied = {
   /** Empty for what the part itself is framed by; else the id of the use. */
   readonly useId: string;
   readonly choices: Readonly<Record<string, Scalar>>;
-  readonly laidPart: LaidPart;
+  readonly layout: Layout;
   readonly quantities: QuantityValues;
   /** What the part has several of. */
   readonly rows: Readonly<Record<string, readonly RowValues[]>>;
@@ -34,18 +34,18 @@ export type Round = Applied & {
 
 type PiecesByRole = ReadonlyMap<string, readonly Piece[]>;
 
-const piecesCache = new WeakMap<LaidPart, PiecesByRole>();
+const piecesCache = new WeakMap<Layout, PiecesByRole>();
 
-export function piecesByRole(laidPart: LaidPart): PiecesByRole {
-  const known = piecesCache.get(laidPart);
+export function piecesByRole(layout: Layout): PiecesByRole {
+  const known = piecesCache.get(layout);
   if (known) return known;
   const byRole = new Map<string, Piece[]>();
-  for (const piece of laidPart.pieces) {
+  for (const piece of layout.pieces) {
     const group = byRole.get(piece.role);
     if (group) group.push(piece);
     else byRole.set(piece.role, [piece]);
   }
-  piecesCache.set(laidPart, byRole);
+  piecesCache.set(layout, byRole);
   return byRole;
 }
 

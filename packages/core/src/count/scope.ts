@@ -10,7 +10,7 @@ import { choiceWords, type PartContext } from "../kinds";
 import { ownValue } from "../records/ownValue";
 import { formatArea, formatLengthInWords, formatRunningLength, formatSpacing, formatVolume, NM_PER_M } from "../units";
 
-type Told = {
+type ScopeFacts = {
   readonly ground: Ground;
   readonly names: ReadonlyMap<string, KnownName>;
   readonly words: Readonly<Record<string, string>>;
@@ -22,7 +22,7 @@ type Told = {
 /** Running lengths are measured; spacings and sizes are chosen. */
 const RUNNING: ReadonlySet<string> = new Set(["length", "perimeter", "netPerimeter", "casingRun", "openingWidths"]);
 
-function told(name: string, value: Value, { names, context }: Told): string {
+function told(name: string, value: Value, { names, context }: ScopeFacts): string {
   if (typeof value === "boolean") return value ? "yes" : "no";
   if (typeof value === "string") return ownValue(context.sections, value)?.name ?? choiceWords(value);
   const known = names.get(name);
@@ -40,7 +40,7 @@ function told(name: string, value: Value, { names, context }: Told): string {
 }
 
 /** `{fillKindWords}` is what is chosen for `fillKind`, as the assembly calls it, in the middle of a sentence. */
-function chosenLabel(name: string, { ground, assembly }: Told): string | undefined {
+function chosenLabel(name: string, { ground, assembly }: ScopeFacts): string | undefined {
   const parameter = name.endsWith("Words") ? name.slice(0, -"Words".length) : "";
   const chosen = ground.values.get(parameter);
   const label = assembly.parameters
@@ -52,7 +52,7 @@ function chosenLabel(name: string, { ground, assembly }: Told): string | undefin
 
 /** Says a name of a sentence by the part's values. */
 export const sayer =
-  (about: Told) =>
+  (about: ScopeFacts) =>
   (name: string): string => {
     const words = ownValue(about.words, name);
     if (words !== undefined) return words;
@@ -66,7 +66,7 @@ export const sayer =
  * An assembly's sentences with the part's values in them; a sentence whose condition does not hold is left out, and what belongs to an
  * option is said with it.
  */
-export function scopeOf(compiled: CompiledAssembly, about: Told): string[] {
+export function scopeOf(compiled: CompiledAssembly, about: ScopeFacts): string[] {
   const say = sayer(about);
   const said: string[] = [];
   for (const { when, text } of compiled.wording) {

@@ -13,11 +13,11 @@ const offGrid = (polygon: Polygon): Polygon =>
   polygon.map(({ xNm, yNm }) => ({ xNm: xNm * GRID_NM, yNm: yNm * GRID_NM }));
 
 /** What two polygons both cover. */
-export const both = (a: Polygon, b: Polygon): Polygon[] => overlapRings(onGrid(a), onGrid(b)).map(offGrid);
+export const intersect = (a: Polygon, b: Polygon): Polygon[] => overlapRings(onGrid(a), onGrid(b)).map(offGrid);
 
 /** In square metres. */
-export const bothArea = (a: Polygon, b: Polygon): number =>
-  both(a, b).reduce((sum, ring) => sum + polygonArea(ring), 0);
+export const intersectArea = (a: Polygon, b: Polygon): number =>
+  intersect(a, b).reduce((sum, ring) => sum + polygonArea(ring), 0);
 
 /** What others leave of a polygon, without holes in it. */
 export const without = (polygon: Polygon, others: readonly Polygon[]): Polygon[] =>

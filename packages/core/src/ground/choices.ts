@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { choicesInForce, choicesSlot, type WithChoices } from "../parts/choicesSlot";
 import type { Slot, SlotParameter } from "../parts/slot";
-import { both, parametersBy } from "../parts/slotParameter";
+import { parametersBy, sameInBothSystems } from "../parts/slotParameter";
 import type { Scalar } from "../parts/use";
 import { feet, inches, type MeasuringSystem, metres, millimetres } from "../units";
 import { BAR_IDS, BAR_SIZES } from "./bars";
@@ -119,41 +119,41 @@ const of = parametersBy(groundChoicesSchema.shape, groundWords, {
 const LISTED: readonly SlotParameter[] = [
   of("fill", "Fill beneath", "length", { imperial: inches(4), metric: millimetres(150) }, true),
   of("blinding", "Blinding", "length", { imperial: 0, metric: millimetres(50) }, true),
-  of("membrane", "Membrane beneath", "yes-no", both(true), true),
-  of("insulation", "Insulation beneath", "length", both(0), true),
-  of("screed", "Screed on top", "length", both(0)),
-  of("meshLayers", "Layers of mesh", "number", both(1), true),
+  of("membrane", "Membrane beneath", "yes-no", sameInBothSystems(true), true),
+  of("insulation", "Insulation beneath", "length", sameInBothSystems(0), true),
+  of("screed", "Screed on top", "length", sameInBothSystems(0)),
+  of("meshLayers", "Layers of mesh", "number", sameInBothSystems(1), true),
   of("meshSheet", "Mesh comes in", "choice", { imperial: "sheet-5x10", metric: "sheet-4.8x2.4" }),
   of("meshLap", "Mesh laps by", "length", { imperial: inches(8), metric: millimetres(400) }),
-  of("meshBy", "Mesh is counted", "choice", both("laid-out")),
-  of("chairs", "Chairs under the upper steel", "choice", both("single")),
+  of("meshBy", "Mesh is counted", "choice", sameInBothSystems("laid-out")),
+  of("chairs", "Chairs under the upper steel", "choice", sameInBothSystems("single")),
   of("chairSpacing", "Chairs apart", "length", { imperial: feet(3), metric: millimetres(1000) }),
-  of("mainTop", "Main bars at the top of a beam", "number", both(2), true),
-  of("mainBottom", "Main bars at the bottom of a beam", "number", both(2), true),
+  of("mainTop", "Main bars at the top of a beam", "number", sameInBothSystems(2), true),
+  of("mainBottom", "Main bars at the bottom of a beam", "number", sameInBothSystems(2), true),
   of("mainBar", "Main bar", "choice", { imperial: "no4", metric: "12" }, true),
   of("linkSpacing", "Links apart", "length", { imperial: inches(12), metric: millimetres(300) }, true),
   of("linkBar", "Link bar", "choice", { imperial: "no3", metric: "8" }, true),
-  of("linkShape", "Links are", "choice", both("hooks")),
+  of("linkShape", "Links are", "choice", sameInBothSystems("hooks")),
   of("linkHook", "Each hook of a link", "length", { imperial: inches(4), metric: millimetres(100) }),
-  of("toeBars", "Bars along the toe", "number", both(2)),
+  of("toeBars", "Bars along the toe", "number", sameInBothSystems(2)),
   of("toeBar", "Toe bar", "choice", { imperial: "no4", metric: "12" }),
   of("toeCrossSpacing", "Bars across the toe apart", "length", { imperial: inches(12), metric: millimetres(300) }),
-  of("footingBars", "Bars along the footing", "number", both(2), true),
-  of("crossSpacing", "Bars across the footing apart", "length", both(0)),
+  of("footingBars", "Bars along the footing", "number", sameInBothSystems(2), true),
+  of("crossSpacing", "Bars across the footing apart", "length", sameInBothSystems(0)),
   of("crossBar", "Cross bar", "choice", { imperial: "no4", metric: "12" }),
   of("stemUprights", "Uprights of the stem wall apart", "length", { imperial: feet(4), metric: 0 }),
   of("stemRows", "Rows of bars along the stem wall", "number", { imperial: 2, metric: 0 }),
   of("stemBar", "Bar of the stem wall", "choice", { imperial: "no4", metric: "12" }),
   of("anchorSpacing", "Anchor bolts apart", "length", { imperial: feet(6), metric: 0 }),
-  of("padBarsEachWay", "Bars each way in a pad", "number", both(0)),
+  of("padBarsEachWay", "Bars each way in a pad", "number", sameInBothSystems(0)),
   of("uprights", "Upright bars in each", "number", { imperial: 1, metric: 0 }),
   of("padBar", "Bar of pads", "choice", { imperial: "no4", metric: "12" }),
   of("cover", "Cover to the steel", "length", { imperial: inches(3), metric: millimetres(50) }, true),
-  of("lapDiameters", "Bars lap by, diameters", "number", both(40)),
-  of("formwork", "Formwork", "choice", both("above-ground")),
-  of("workingSpace", "Working space dug beyond the concrete", "length", both(0)),
-  of("batter", "Sides of the dig lean out, to 1 of depth", "number", both(0)),
-  of("rounding", "Rounded up", "choice", both("job")),
+  of("lapDiameters", "Bars lap by, diameters", "number", sameInBothSystems(40)),
+  of("formwork", "Formwork", "choice", sameInBothSystems("above-ground")),
+  of("workingSpace", "Working space dug beyond the concrete", "length", sameInBothSystems(0)),
+  of("batter", "Sides of the dig lean out, to 1 of depth", "number", sameInBothSystems(0)),
+  of("rounding", "Rounded up", "choice", sameInBothSystems("job")),
 ];
 
 /** The next smaller and the next larger of those that are sold beside each other: numbered bars, or those by the millimetre. */

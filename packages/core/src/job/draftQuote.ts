@@ -1,5 +1,5 @@
-import { planJob, resolveParts } from "../house";
 import type { Part } from "../kinds";
+import { planJob, resolveParts } from "../plan";
 import { type QuoteDocument, quoteJob, type WrittenBy } from "../quote";
 import { withLineChoices } from "./lineChanges";
 import { countsInForce } from "./options";

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { choicesInForce, choicesSlot, type WithChoices } from "../parts/choicesSlot";
 import type { Slot, SlotParameter } from "../parts/slot";
-import { both, parametersBy } from "../parts/slotParameter";
+import { parametersBy, sameInBothSystems } from "../parts/slotParameter";
 import { feet, inches, type MeasuringSystem, metres, millimetres } from "../units";
 
 const lengthNm = (least: number, most: number) => z.int().min(least).max(most);
@@ -133,39 +133,39 @@ export const timber = (parameter: SlotParameter): SlotParameter => ({ ...paramet
 export const JOIST_PARAMETERS: readonly SlotParameter[] = [
   timber(of("joistSection", "Joist", "section", { imperial: "2x10", metric: "38x235" }, true)),
   of("joistSpacing", "Joist spacing", "length", { imperial: inches(16), metric: millimetres(400) }, true),
-  of("layoutFrom", "Laid out from", "choice", both("start")),
+  of("layoutFrom", "Laid out from", "choice", sameInBothSystems("start")),
   of("edgesBear", "Ends of joists bear", "choice", { imperial: "plate", metric: "built-in" }, true),
   of("endBearing", "Built into the wall by", "length", { imperial: inches(4), metric: millimetres(100) }),
   of("wallGap", "First joist from a wall beside it", "length", { imperial: 0, metric: millimetres(50) }),
-  of("overSupport", "Joists over a wall or a beam below", "choice", both("run-over")),
+  of("overSupport", "Joists over a wall or a beam below", "choice", sameInBothSystems("run-over")),
   of("supportLap", "Joists lap by", "length", { imperial: inches(6), metric: millimetres(150) }),
-  of("closeJoists", "A joist too close to another is", "choice", both("move")),
+  of("closeJoists", "A joist too close to another is", "choice", sameInBothSystems("move")),
   of("hammerRoom", "Least gap between joists", "length", { imperial: inches(1.5), metric: millimetres(40) }),
   of("openingLining", "Lining of openings, at each side", "length", {
     imperial: inches(0.5),
     metric: millimetres(12.5),
   }),
   of("openingHangers", "Hangers at openings", "choice", { imperial: "by-rule", metric: "all" }),
-  of("blocking", "Blocking between joists", "choice", both("by-rule")),
-  of("blockKind", "Blocking is", "choice", both("solid")),
-  of("blockAtSupports", "Blocking over walls and beams below", "yes-no", both(true)),
+  of("blocking", "Blocking between joists", "choice", sameInBothSystems("by-rule")),
+  of("blockKind", "Blocking is", "choice", sameInBothSystems("solid")),
+  of("blockAtSupports", "Blocking over walls and beams below", "yes-no", sameInBothSystems(true)),
   of("strapSpacing", "Straps along walls beside joists", "length", { imperial: 0, metric: metres(2) }),
   timber(of("beamSection", "Beam", "section", { imperial: "2x10", metric: "38x235" })),
-  of("beamPlies", "Plies of a beam", "number", both(3)),
+  of("beamPlies", "Plies of a beam", "number", sameInBothSystems(3)),
   of("postSpacing", "Posts under beams", "length", { imperial: feet(8), metric: millimetres(2400) }),
   timber(of("postSection", "Post", "section", { imperial: "4x4", metric: "38x89" })),
-  of("doubleUnderWalls", "Doubled under walls of the plan", "yes-no", both(true)),
+  of("doubleUnderWalls", "Doubled under walls of the plan", "yes-no", sameInBothSystems(true)),
   timber(of("plateSection", "Wall plate", "section", { imperial: "2x4", metric: "38x89" })),
   of("ladderSpacing", "Noggings of an end ladder every", "length", { imperial: inches(16), metric: millimetres(400) }),
   of("noggingEvery", "Noggings across the joists every", "length", { imperial: feet(6), metric: metres(2) }),
-  of("firrings", "Firrings make the fall", "yes-no", both(true), true),
-  of("fallOver", "Fall of 1 in", "number", both(40), true),
+  of("firrings", "Firrings make the fall", "yes-no", sameInBothSystems(true), true),
+  of("fallOver", "Fall of 1 in", "number", sameInBothSystems(40), true),
   of("leastFirring", "Firrings are at least", "length", { imperial: inches(1), metric: millimetres(25) }),
-  of("tableSpan", "Longest span of the row looked up", "length", both(0)),
+  of("tableSpan", "Longest span of the row looked up", "length", sameInBothSystems(0)),
   of("panelSpan", "Panels carry over at most", "length", { imperial: inches(24), metric: millimetres(600) }),
-  of("panelsBy", "Panels are counted", "choice", both("laid-out")),
-  of("panelStagger", "Rows of panels are shifted", "choice", both("half")),
-  of("panelCorner", "Panels begin at", "choice", both("start-near")),
+  of("panelsBy", "Panels are counted", "choice", sameInBothSystems("laid-out")),
+  of("panelStagger", "Rows of panels are shifted", "choice", sameInBothSystems("half")),
+  of("panelCorner", "Panels begin at", "choice", sameInBothSystems("start-near")),
   of("panelTongue", "A panel’s tongue takes", "length", { imperial: inches(0.5), metric: 0 }),
 ];
 

@@ -83,7 +83,7 @@ export function joistedKindFields<P extends Joisted>(
       joistSlot<P & { readonly settled?: { choices: JoistChoices; assumed: ReadonlySet<string> } }>(parameters, words),
     outline: ({ edges }) => extentOf(edges),
     draw: drawJoisted,
-    across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
+    depthOf: () => ({ nearNm: 0, deepNm: millimetres(1) }),
     placeOf: ({ place, top }) => ({ ...place, heightNm: top.valueNm ?? 0 }),
     problems: (part, context) => [...joistProblems(part, context), ...sectionProblems(part, parameters, context)],
     openPoints: (part, context) => [

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { partBase } from "../parts/base";
-import type { Settled } from "../parts/choicesSlot";
+import type { SettledChoices } from "../parts/choicesSlot";
 import { dimensionSchema } from "../parts/dimension";
 import { assemblyRefSchema } from "../parts/use";
 import { BEARINGS, type JoistChoices } from "./choices";
@@ -116,6 +116,6 @@ export const joistedFields = {
 export type Joisted = z.infer<z.ZodObject<typeof joistedFields>> & {
   readonly kind: string;
   readonly choices: Readonly<Record<string, string | number | boolean>>;
-  readonly settled?: Settled<JoistChoices>;
+  readonly settled?: SettledChoices<JoistChoices>;
   readonly found?: FoundFloor;
 };

@@ -1,5 +1,5 @@
 import { type Point, type Polygon, signedArea } from "../geometry";
-import { outlineOf, type PlacedEdge } from "../parts/walkedOutline";
+import { type OutlineEdgeOnPlan, outlineOf } from "../parts/walkedOutline";
 import type { Nanometres } from "../units";
 import type { JoistChoices } from "./choices";
 import type { FloorOpening, JoistEdge, Joisted, JoistSpot } from "./schema";
@@ -26,7 +26,7 @@ export type JoistShape = {
   readonly edges: readonly JoistEdgeUV[];
   /** As it lies on the page of the part. */
   readonly polygon: Polygon;
-  readonly placed: readonly PlacedEdge<JoistEdge>[];
+  readonly placed: readonly OutlineEdgeOnPlan<JoistEdge>[];
   readonly toUV: (point: Point) => UV;
   readonly fromUV: (place: UV) => Point;
 };

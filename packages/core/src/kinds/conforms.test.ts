@@ -1,4 +1,4 @@
-import { planJob, resolveStorey, resolveSurface } from "../house";
+import { planJob, resolveStorey, resolveSurface } from "../plan";
 import { describeKind } from "../testing/describeKind";
 import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
 import { deckOf, flatRoofOf, floorOf, floorOpeningOf, spotOf, stairOf, supportOf } from "../testing/joists";

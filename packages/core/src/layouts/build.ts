@@ -1,6 +1,6 @@
 import type { Assembly, Library } from "../assemblies";
 import type { PartContext, Surroundings } from "../kinds";
-import type { LaidPart } from "./laidPart";
+import type { Layout } from "./layout";
 
 /** What a part is built with, and what is around it. */
 export type Site = {
@@ -13,4 +13,4 @@ export type Site = {
  * Lays out a part by the assembly that fills its slot. The part is settled, measured and free of problems; what cannot be
  * laid out is among the problems of what comes back.
  */
-export type Build<P> = (part: P, assembly: Assembly, site: Site) => LaidPart;
+export type Build<P> = (part: P, assembly: Assembly, site: Site) => Layout;

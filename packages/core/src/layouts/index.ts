@@ -1,6 +1,6 @@
 export * from "../drawing/piece";
 export * from "./build";
 export * from "./courses";
-export * from "./laidPart";
+export * from "./layout";
 export * from "./piecesByRole";
 export * from "./sheets";

@@ -1,7 +1,7 @@
 import { plainHire } from "../order";
 import { sumMoney } from "../units";
 import { asExtras, handOrMachine, type WorkToDo } from "./handOrMachine";
-import { typedLines } from "./typed";
+import { typedLines } from "./typedCosts";
 
 const digging: WorkToDo = {
   what: "Dig the trench",

@@ -8,7 +8,7 @@ import type { LedgerLine } from "./ledgerLine";
 import { materialLines } from "./material";
 import { withLinesSet } from "./setByHand";
 import { withTaskHours } from "./taskHours";
-import { typedLines } from "./typed";
+import { typedLines } from "./typedCosts";
 
 /** What a job's costs follow from. */
 export type LedgerInput = {

@@ -1,6 +1,6 @@
 import { countJob } from "../count";
 import { polygonArea } from "../geometry";
-import { planJob, resolveParts } from "../house";
+import { planJob, resolveParts } from "../plan";
 import { contexts, library } from "../testing/library";
 import { rectangle, roofOf } from "../testing/roofs";
 import { feet, inches } from "../units";

@@ -1,8 +1,8 @@
 import type { PartCount } from "../count/partCount";
 import type { Across, Piece } from "../drawing/piece";
 import type { SpaceFigure } from "../drawing/spaceFigure";
-import { type JobPlan, type StoreyLevel, standingWall, storeyLevels, stretchOn } from "../house";
 import { isWallPart, kindOf, type Part, type PartContext, roleOf } from "../kinds";
+import { type JobPlan, type StoreyLevel, standingWall, storeyLevels, stretchOn } from "../plan";
 import { feet, metres, type Nanometres, toMetres } from "../units";
 import { roomSolids } from "./roomSolids";
 import type { Frame, Solid, Space } from "./solid";
@@ -35,8 +35,8 @@ function framesOf(
   const frames = new Map<string, Frame>();
   let looseNm = 0;
   for (const part of parts) {
-    const { across, placeOf } = kindOf(part);
-    if (!across) continue;
+    const { depthOf, placeOf } = kindOf(part);
+    if (!depthOf) continue;
     const floorNm = floorOf(part.storey);
     if (placeOf) {
       const { xNm, yNm, turnDegrees, heightNm } = placeOf(part);
@@ -138,7 +138,7 @@ export function modelOf(
   const pieces = counts.flatMap((count) => {
     const part = byId.get(count.partId);
     const frame = frames.get(count.partId);
-    const across = part && kindOf(part).across;
+    const across = part && kindOf(part).depthOf;
     if (!part || !frame || !across) return [];
     return count.pieces.map(
       (piece): Solid => ({

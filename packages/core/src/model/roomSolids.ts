@@ -1,6 +1,6 @@
 import { dot } from "../geometry";
-import type { PlacedFace, PlacedRoom, StoreyLevel, StoreyPlan } from "../house";
 import { ceilingPlanes, type Opening, type Room } from "../kinds";
+import type { PlacedFace, PlacedRoom, StoreyLevel, StoreyPlan } from "../plan";
 import { millimetres, toMetres } from "../units";
 import type { Frame, Solid } from "./solid";
 

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { countJob } from "../count";
 import { polygonArea } from "../geometry";
-import { planJob, resolveParts, storeyLevels } from "../house";
 import { newRoomOpening, type Part, type Room, rectangleDefaults, type StudWall, storeyKind } from "../kinds";
+import { planJob, resolveParts, storeyLevels } from "../plan";
 import { contexts, library, openingOf, wallOf } from "../testing/library";
 import { masonryOf } from "../testing/masonry";
 import { entered } from "../testing/rooms";

@@ -1,6 +1,6 @@
 import type { DrawnDimension, DrawnRectangle, ElevationDrawing } from "../drawing/drawing";
 import { type Direction, keptBelow, type Polygon } from "../geometry";
-import type { StoreyLevel } from "../house";
+import type { StoreyLevel } from "../plan";
 import { formatLength, type MeasuringSystem, type Nanometres, NM_PER_M, toMetres } from "../units";
 import { depthOf, type Frame, type Solid, type Space } from "./solid";
 

@@ -1,10 +1,10 @@
 import type { Library } from "../assemblies";
 import { JobSheets, type PartCount } from "../count";
-import { Planner } from "../house";
 import { countOf, priceAlone, type Remembered } from "../job/reckonJob";
 import type { Job } from "../job/records";
 import type { Part } from "../kinds";
 import type { PriceItem } from "../order";
+import { Planner } from "../plan";
 import { lessMoney, type Money } from "../units";
 import { type OpenPointRange, type OpenRange, type OpenRangeProgress, widthOf } from "./openPointRange";
 import { type Answer, type Question, questionsOf } from "./questions";

@@ -4,13 +4,13 @@ import type { Slot, SlotDefault, SlotParameter } from "./slot";
 import type { AssemblyRef, Scalar } from "./use";
 
 /** Choices as they are counted, and the names of those nobody decided. Never stored. */
-export type Settled<C> = { readonly choices: C; readonly assumed: ReadonlySet<string> };
+export type SettledChoices<C> = { readonly choices: C; readonly assumed: ReadonlySet<string> };
 
 /** A part that keeps what people chose; all else follows the house and the assembly. */
 export type WithChoices<C> = {
   readonly assembly: AssemblyRef;
   readonly choices: Readonly<Record<string, Scalar>>;
-  readonly settled?: Settled<C>;
+  readonly settled?: SettledChoices<C>;
 };
 
 /** Whether nobody decided a choice: neither the house nor, while it is not settled, a person. */
@@ -69,9 +69,9 @@ export function choicesSlot<C extends object, P extends WithChoices<C>>(options:
   const byName = new Map(parameters.map((each) => [each.name, each]));
   const settling = { read, usual, stands: (name: string, value: Scalar) => byName.get(name)?.stands(value) ?? false };
   // Settling is remembered: the same choices by the same defaults are the same object.
-  const known = new WeakMap<readonly SlotDefault[], WeakMap<Choices, Settled<C>>>();
-  const remembered = (choices: Choices, defaults: readonly SlotDefault[]): Settled<C> => {
-    const byChoices = known.get(defaults) ?? new WeakMap<Choices, Settled<C>>();
+  const known = new WeakMap<readonly SlotDefault[], WeakMap<Choices, SettledChoices<C>>>();
+  const remembered = (choices: Choices, defaults: readonly SlotDefault[]): SettledChoices<C> => {
+    const byChoices = known.get(defaults) ?? new WeakMap<Choices, SettledChoices<C>>();
     known.set(defaults, byChoices);
     const settled = byChoices.get(choices) ?? settledOf(choices, defaults, settling);
     byChoices.set(choices, settled);

@@ -123,7 +123,7 @@ export type PartKind<P, D extends Drawing = Drawing> = {
   readonly outline: (part: P) => Rectangle;
   readonly draw: (part: P, context: PartContext, around: Surroundings) => D;
   /** How a placed piece lies across the part, for what has pieces. */
-  readonly across?: (part: P, piece: Piece, context: PartContext) => Across;
+  readonly depthOf?: (part: P, piece: Piece, context: PartContext) => Across;
   /** Where a part whose pieces lie in space by themselves stands on the plan of its storey, and how high above its floor. */
   readonly placeOf?: (part: P) => PlanPlace;
   /** Its surfaces, for what has any of its own. */

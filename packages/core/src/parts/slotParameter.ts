@@ -6,7 +6,7 @@ import type { Scalar } from "./use";
 type Usual = Readonly<Record<MeasuringSystem, Scalar>>;
 
 /** Usual in either system. */
-export const both = (value: Scalar): Usual => ({ imperial: value, metric: value });
+export const sameInBothSystems = (value: Scalar): Usual => ({ imperial: value, metric: value });
 
 type Shape = Readonly<Record<string, z.ZodType>>;
 type Applies<S> = { readonly [K in keyof S]?: SlotParameter["applies"] };

@@ -21,12 +21,12 @@ export type WalkedEdge = { readonly id: string; readonly length: Dimension; read
 const NO_GAP_NM = millimetres(2);
 
 /** An edge where it lies, the inside on its left. */
-export type PlacedEdge<E> = { readonly edge: E; readonly from: Point; readonly to: Point };
+export type OutlineEdgeOnPlan<E> = { readonly edge: E; readonly from: Point; readonly to: Point };
 
 export type WalkedOutline<E> =
   | {
       readonly ok: true;
-      readonly edges: readonly PlacedEdge<E>[];
+      readonly edges: readonly OutlineEdgeOnPlan<E>[];
       readonly polygon: Polygon;
       /** Whether the inside lies up or down the page of the first edge. */
       readonly inwards: 1 | -1;
@@ -59,7 +59,7 @@ export function outlineOf<E extends WalkedEdge>(edges: readonly E[]): WalkedOutl
     const [first, second] = [edges[crossed[0]], edges[crossed[1]]];
     if (first && second) return { ok: false, why: "crosses", edges: [first, second] };
   }
-  const placed = edges.map((edge, index): PlacedEdge<E> => {
+  const placed = edges.map((edge, index): OutlineEdgeOnPlan<E> => {
     const from = corners[index] ?? ORIGIN;
     return { edge, from, to: corners[(index + 1) % corners.length] ?? ORIGIN };
   });
@@ -92,7 +92,7 @@ export function followRectangle<E extends WalkedEdge>(edges: readonly E[]): read
 export type WalkedPlace = { readonly xNm: Nanometres; readonly yNm: Nanometres; readonly turnDegrees: number };
 
 /** Each edge on the plan of its storey; nothing while the outline does not close. */
-export function onPlan<E extends WalkedEdge>(edges: readonly E[], place: WalkedPlace): PlacedEdge<E>[] {
+export function onPlan<E extends WalkedEdge>(edges: readonly E[], place: WalkedPlace): OutlineEdgeOnPlan<E>[] {
   const outline = outlineOf(edges);
   if (!outline.ok) return [];
   const moved = (point: Point): Point => plus(turned(point, place.turnDegrees), place);

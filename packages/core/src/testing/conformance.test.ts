@@ -1,7 +1,7 @@
 import { BUILDS } from "../kinds/builds";
 import { type Pad, padKind } from "../kinds/pad";
 import { layOutPad } from "../kinds/pad/build/layOut";
-import type { LaidPart } from "../layouts";
+import type { Layout } from "../layouts";
 import { noDrawing } from "../parts/looseDrawing";
 import type { PartKind } from "../parts/partKind";
 import { metres } from "../units";
@@ -33,7 +33,7 @@ const sample: Sample<Pad> = {
 
 type Break = {
   readonly kind?: Partial<PartKind<Pad>>;
-  readonly build?: (laid: LaidPart, pad: Pad) => LaidPart;
+  readonly build?: (laid: Layout, pad: Pad) => Layout;
   /** What the layout is given in place of the part. */
   readonly given?: (pad: Pad) => Pad;
 };

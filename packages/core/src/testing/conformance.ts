@@ -257,7 +257,7 @@ const drawsWhatItCounts = <P extends Part>(asked: Asked<P>) => {
   // What is poured, spread or dug is on its lines by its volume.
   const lost = pieces.filter((piece) => !counted.has(piece.id) && !isLayer(piece));
   expect([...new Set(lost.map(({ role }) => role))]).toEqual([]);
-  if (pieces.length > 0 && kind.across) expect([kind.kind, drawing.kind]).not.toEqual([kind.kind, "none"]);
+  if (pieces.length > 0 && kind.depthOf) expect([kind.kind, drawing.kind]).not.toEqual([kind.kind, "none"]);
   const drawn = drawing.kind === "elevation" ? drawing.rectangles.filter(isOfPart).map(({ id }) => id) : [];
   for (const id of drawn)
     expect([id, known.has(id) || id === "outline" || kind.nameOfItem?.(placed, id) !== undefined]).toEqual([id, true]);
@@ -272,9 +272,9 @@ const liesWhereItIsDrawn = <P extends Part>(asked: Asked<P>) => {
   const outNm = BESIDE_NM + metres(sizeM(asked));
   const { xNm, yNm, widthNm, heightNm } = kind.outline(placed);
   for (const piece of pieces) {
-    const across = kind.across?.(placed, piece, context);
+    const across = kind.depthOf?.(placed, piece, context);
     // Pieces of a list have lengths and no place: such a kind has no drawing either.
-    if (!kind.across && drawing.kind === "none") continue;
+    if (!kind.depthOf && drawing.kind === "none") continue;
     expect(across && Number.isFinite(across.nearNm) && across.deepNm > 0).toBe(true);
     expect(itemIdOf(piece)).not.toBe("");
     expect(sizesOf(piece).every((size) => Number.isFinite(size))).toBe(true);

@@ -1,7 +1,12 @@
 import { QueryFailedError } from "typeorm";
 
 /** What of an error goes into a log. */
-type Told = { readonly type: string; readonly message: string; readonly stack?: string; readonly code?: string };
+type FailureFacts = {
+  readonly type: string;
+  readonly message: string;
+  readonly stack?: string;
+  readonly code?: string;
+};
 
 const fieldOf = (error: object, name: string): string | undefined => {
   const value: unknown = Reflect.get(error, name);
@@ -19,7 +24,7 @@ const placesOf = ({ stack = "" }: Error): string =>
  * A statement that failed has the values of people in it: in its parameters, its text, and in what the database says of it (`Duplicate entry
  * '…' for key …`). Of it the code, the table's own words, and the places in the program are told, and no value.
  */
-function ofQuery(error: QueryFailedError): Told {
+function ofQuery(error: QueryFailedError): FailureFacts {
   const driver: object = error.driverError;
   const code = fieldOf(driver, "code") ?? "";
   const key = /for key '([\w.]+)'/.exec(fieldOf(driver, "sqlMessage") ?? "")?.[1];
@@ -34,7 +39,7 @@ function ofQuery(error: QueryFailedError): Told {
 }
 
 /** What of an error a log may have: for a failed statement none of its values. */
-export function toldOf(error: unknown): Told {
+export function toldOf(error: unknown): FailureFacts {
   if (error instanceof QueryFailedError) return ofQuery(error);
   if (!(error instanceof Error)) return { type: typeof error, message: String(error) };
   const code = fieldOf(error, "code");

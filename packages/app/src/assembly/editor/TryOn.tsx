@@ -19,7 +19,7 @@ import { Choice } from "../../components/Choice";
 import { Faint, Title } from "../../components/Text";
 import { askKept } from "../../device/kept";
 import { jobKey } from "../../sync/outboxInstance";
-import type { Trial } from "../../worker/reckon.worker";
+import type { AssemblyTryout } from "../../worker/reckon.worker";
 import { reckoner } from "../../worker/reckoner";
 
 export type Tried = { readonly part: Part; readonly around: Surroundings };
@@ -95,8 +95,8 @@ export function useTrial(
   on: Tried | undefined,
   others: readonly Assembly[],
   tables: readonly AssemblyTable[],
-): Trial | undefined {
-  const [trial, setTrial] = useState<Trial>();
+): AssemblyTryout | undefined {
+  const [trial, setTrial] = useState<AssemblyTryout>();
   useEffect(() => {
     if (!assembly) return;
     let current = true;

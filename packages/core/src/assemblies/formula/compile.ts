@@ -4,13 +4,13 @@ import { lookUp } from "../lookUp";
 import type { AssemblyTable } from "../table";
 import type { Expression, FormulaProblem, Span } from "./expression";
 import { functionOf } from "./functions";
-import type { LaidOut, Value } from "./laidOut";
+import type { LayoutAnswers, Value } from "./layoutAnswers";
 import { unitOf } from "./words";
 
 /** What a formula is worked out over. */
 export type Ground = {
   readonly values: { readonly get: (name: string) => Value | undefined };
-  readonly laid: LaidOut;
+  readonly laid: LayoutAnswers;
   /** What the part has several of, by the names formulas use. */
   readonly rows?: Readonly<Record<string, readonly RowValues[]>>;
   readonly tables?: ReadonlyMap<string, AssemblyTable>;
@@ -136,7 +136,7 @@ function runCall(expression: Expression & { is: "call" }): Run {
 /** A function of the part's kind, which its layout answers. */
 const askOfLayout =
   (name: string, span: Span) =>
-  (args: readonly Value[], laid: LaidOut): number => {
+  (args: readonly Value[], laid: LayoutAnswers): number => {
     const answer = laid.ask(name, args);
     if (answer !== undefined) return answer;
     throw new Fault({ code: "unknown-function", message: `Nothing here can tell “${name}(…)”.`, span });

@@ -7,7 +7,7 @@ import {
   HOURS,
   LENGTH,
   languageOf,
-  NOTHING_LAID_OUT,
+  NOTHING_TO_ANSWER,
   parseFormula,
   TEXT,
   typeWords,
@@ -37,7 +37,7 @@ const values = new Map<string, number | boolean | string>([
   ["bearing", true],
   ["cornerStyle", "two-stud"],
 ]);
-const ground = { values, laid: NOTHING_LAID_OUT };
+const ground = { values, laid: NOTHING_TO_ANSWER };
 
 function check(text: string) {
   const parsed = parseFormula(text);

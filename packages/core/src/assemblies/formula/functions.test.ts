@@ -1,13 +1,13 @@
 import { feet, inches, toMetres } from "../../units";
 import { fixingsInSheet, functionOf, roundDown, roundUp } from "./functions";
-import { NOTHING_LAID_OUT, type Value } from "./laidOut";
+import { NOTHING_TO_ANSWER, type Value } from "./layoutAnswers";
 
 const sizes: Record<string, { widthNm: number; heightNm: number }> = {
   "4x8": { widthNm: feet(4), heightNm: feet(8) },
   "4x9": { widthNm: feet(4), heightNm: feet(9) },
 };
 const laid = {
-  ...NOTHING_LAID_OUT,
+  ...NOTHING_TO_ANSWER,
   sheetSize: (id: string) => sizes[id],
   lengthsNm: (role: string) => (role === "stud" ? [feet(8), feet(8)] : role === "bottom-plate" ? [feet(12)] : []),
 };

@@ -1,11 +1,11 @@
 import type { FunctionSignature } from "../../kinds";
 import { areaOf, type Nanometres, NM_PER_M, piecesAtSpacing, spacesIn } from "../../units";
-import type { LaidOut, SheetDimensions, Value } from "./laidOut";
+import type { LayoutAnswers, SheetDimensions, Value } from "./layoutAnswers";
 import { AREA, COUNT, LENGTH } from "./types";
 
 /** A function of the language itself; those that a kind of part adds are asked of its layout. */
 export type FormulaFunction = FunctionSignature & {
-  readonly run: (args: readonly Value[], laid: LaidOut) => number;
+  readonly run: (args: readonly Value[], laid: LayoutAnswers) => number;
 };
 
 const number = (value: Value | undefined): number => (typeof value === "number" ? value : Number.NaN);

@@ -2,7 +2,7 @@ import { ownValue } from "../../records/ownValue";
 import { areaOf, toMetres } from "../../units";
 import type { Books } from "../library";
 import type { AssemblyParameter } from "../schema";
-import type { Value } from "./laidOut";
+import type { Value } from "./layoutAnswers";
 import { AREA, COUNT, DENSITY, type FormulaType, LENGTH, MASS, VOLUME } from "./types";
 
 type Kind = AssemblyParameter["kind"];

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { evaluate } from "mathjs";
-import { compileFormula, NOTHING_LAID_OUT, parseFormula } from "./index";
+import { compileFormula, NOTHING_TO_ANSWER, parseFormula } from "./index";
 
 type Made = { readonly text: string; readonly atom: boolean };
 
@@ -34,7 +34,7 @@ describe("arithmetic", () => {
         }
         const worked = compileFormula(parsed.expression)({
           values: new Map(Object.entries(scope)),
-          laid: NOTHING_LAID_OUT,
+          laid: NOTHING_TO_ANSWER,
         });
         const wanted: unknown = evaluate(text, { ...scope });
         if (typeof wanted !== "number" || !Number.isFinite(wanted)) {

@@ -10,7 +10,7 @@ import {
   type Ground,
   LENGTH,
   languageOf,
-  NOTHING_LAID_OUT,
+  NOTHING_TO_ANSWER,
   parseFormula,
   propertyValue,
   TEXT,
@@ -63,7 +63,7 @@ const values = new Map<string, number | string>([
 ]);
 const ground: Ground = {
   values,
-  laid: NOTHING_LAID_OUT,
+  laid: NOTHING_TO_ANSWER,
   rows: {
     openings: [
       { width: 0.9, height: 2.1, sill: 0, head: 2.1, area: 1.89, kind: "door" },

@@ -52,7 +52,7 @@ export function plateKindFields<P extends Plate>(
     ),
     outline: ({ edges }) => extentOf(edges),
     draw: drawPlate,
-    across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
+    depthOf: () => ({ nearNm: 0, deepNm: millimetres(1) }),
     // The floor of its storey is the top of the slab.
     placeOf: ({ place, top }) => ({ ...place, heightNm: -(top.valueNm ?? 0) }),
     problems: plateProblems,

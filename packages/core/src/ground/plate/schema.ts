@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { partBase } from "../../parts/base";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { dimensionSchema } from "../../parts/dimension";
 import { assemblyRefSchema } from "../../parts/use";
 import type { GroundChoices } from "../choices";
@@ -55,7 +55,7 @@ export type Plate = z.infer<z.ZodObject<typeof plateFields>> & {
   readonly kind: string;
   readonly ribs: readonly Rib[];
   readonly choices: Readonly<Record<string, string | number | boolean>>;
-  readonly settled?: Settled<GroundChoices>;
+  readonly settled?: SettledChoices<GroundChoices>;
 };
 
 export const hasBeams = ({ edgeForm }: Pick<Plate, "edgeForm">): boolean => edgeForm !== "plain";

@@ -11,7 +11,7 @@ import {
   rightOf,
   signedArea,
 } from "../../geometry";
-import { outlineOf, type PlacedEdge } from "../../parts/walkedOutline";
+import { type OutlineEdgeOnPlan, outlineOf } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
 import type { Plate, PlateEdge, Rib } from "./schema";
 
@@ -30,7 +30,7 @@ export type BeamOnPlan = {
 
 export type PlateShape = {
   readonly polygon: Polygon;
-  readonly edges: readonly PlacedEdge<PlateEdge>[];
+  readonly edges: readonly OutlineEdgeOnPlan<PlateEdge>[];
   /** What lies within the edge beams; all of it where there are none. */
   readonly inner: Polygon;
   readonly edgeBeams: readonly BeamOnPlan[];
@@ -61,7 +61,7 @@ const letterName = (edges: readonly PlateEdge[], id: string): string =>
 const at = (nm: Nanometres | null): Nanometres => Math.max(0, nm ?? 0);
 
 /** Edges moved in or out, each by its own distance, with square corners mitred. */
-function moved(edges: readonly PlacedEdge<PlateEdge>[], by: (edge: PlateEdge) => Nanometres, out: boolean) {
+function moved(edges: readonly OutlineEdgeOnPlan<PlateEdge>[], by: (edge: PlateEdge) => Nanometres, out: boolean) {
   return offsetEdges(
     edges.map(({ edge, from, to }) => {
       const heading = headingFrom(from, to) ?? { x: 1, y: 0 };
@@ -76,7 +76,10 @@ const sameWay = (a: { from: Point; to: Point }, b: { from: Point; to: Point }): 
 };
 
 /** Whether every edge moved in is still there, and what they enclose is the right way round. */
-function standsInside(edges: readonly PlacedEdge<PlateEdge>[], inner: readonly { from: Point; to: Point }[]): boolean {
+function standsInside(
+  edges: readonly OutlineEdgeOnPlan<PlateEdge>[],
+  inner: readonly { from: Point; to: Point }[],
+): boolean {
   return (
     edges.every((edge, index) => {
       const moved = inner[index];
@@ -159,7 +162,7 @@ function overlappingRibs(ribs: readonly Ribbed[]): (readonly [Rib, Rib])[] {
   );
 }
 
-function toesOf(plate: Plate, edges: readonly PlacedEdge<PlateEdge>[]) {
+function toesOf(plate: Plate, edges: readonly OutlineEdgeOnPlan<PlateEdge>[]) {
   const toeNm = at(plate.toeWidth.valueNm);
   const has = (edge: PlateEdge): boolean => plate.edgeForm === "toe" && edge.toe && toeNm > 0;
   const outer = moved(edges, (edge) => (has(edge) ? toeNm : 0), true);

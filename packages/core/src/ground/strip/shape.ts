@@ -14,7 +14,7 @@ import {
   rightOf,
   signedArea,
 } from "../../geometry";
-import { cornersOf, outlineOf, type PlacedEdge } from "../../parts/walkedOutline";
+import { cornersOf, type OutlineEdgeOnPlan, outlineOf } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
 import type { InnerLine, StripEdge, StripFigures } from "./schema";
 
@@ -40,7 +40,7 @@ export function stripOutline({ edges, closed }: Pick<StripFigures, "edges" | "cl
   }
   if (edges.some(({ length }) => length.valueNm === null)) return undefined;
   const corners = cornersOf(edges);
-  const lines = edges.map((edge, index): PlacedEdge<StripEdge> => {
+  const lines = edges.map((edge, index): OutlineEdgeOnPlan<StripEdge> => {
     const from = corners[index] ?? { xNm: 0, yNm: 0 };
     return { edge, from, to: corners[index + 1] ?? from };
   });

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { JOIST_PARAMETERS, joistChoicesSchema, joistParameters, timber } from "../../joists/choices";
 import { choicesInForce } from "../../parts/choicesSlot";
 import type { SlotParameter } from "../../parts/slot";
-import { both, parametersBy } from "../../parts/slotParameter";
+import { parametersBy, sameInBothSystems } from "../../parts/slotParameter";
 import { feet, inches, type MeasuringSystem, metres, millimetres } from "../../units";
 
 const lengthNm = (least: number, most: number) => z.int().min(least).max(most);
@@ -91,7 +91,8 @@ const JOISTS_OF_DECKS: readonly SlotParameter[] = joistParameters(
   "postSection",
   "tableSpan",
 ).map((each) => {
-  if (each.name === "edgesBear") return { ...each, label: "At open sides joists bear", usual: both("beam") };
+  if (each.name === "edgesBear")
+    return { ...each, label: "At open sides joists bear", usual: sameInBothSystems("beam") };
   if (each.name === "joistSection") return { ...each, usual: { imperial: "2x8", metric: "38x184" } };
   if (each.name === "postSection") return { ...each, usual: { imperial: "6x6", metric: "89x89" } };
   return each;
@@ -106,13 +107,13 @@ export const DECK_PARAMETERS: readonly SlotParameter[] = [
   ...JOISTS_OF_DECKS,
   board(of("boardSection", "Deck board", "section", { imperial: "1x5.5", metric: "28x145" }, true)),
   of("boardGap", "Gap between boards", "length", { imperial: inches(0.25), metric: millimetres(6) }),
-  of("boardsFrom", "Boards begin at", "choice", both("far")),
-  of("lastBoard", "The last board is", "choice", both("ripped")),
+  of("boardsFrom", "Boards begin at", "choice", sameInBothSystems("far")),
+  of("lastBoard", "The last board is", "choice", sameInBothSystems("ripped")),
   of("leastRip", "Told where the last board is under", "length", { imperial: inches(2), metric: millimetres(50) }),
   of("mostGap", "Told where gaps are over", "length", { imperial: inches(0.375), metric: millimetres(10) }),
   of("boardSpan", "Boards carry over at most", "length", { imperial: inches(16), metric: millimetres(400) }),
   of("boardOverhang", "Boards hang over the rim by", "length", { imperial: inches(1), metric: millimetres(25) }),
-  of("frameBoards", "Boards of the picture frame", "number", both(1)),
+  of("frameBoards", "Boards of the picture frame", "number", sameInBothSystems(1)),
   of("guardPast", "Guard where it is higher than", "length", { imperial: inches(30), metric: millimetres(600) }),
   of("guardHigh", "Guard, above the boards", "length", { imperial: inches(36), metric: millimetres(1100) }),
   timber(of("guardPostSection", "Guard post", "section", { imperial: "4x4", metric: "89x89" })),
@@ -126,10 +127,10 @@ export const DECK_PARAMETERS: readonly SlotParameter[] = [
   of("treadNosing", "Nosing of a tread", "length", { imperial: inches(0.75), metric: millimetres(20) }),
   timber(of("stringerSection", "Stringer", "section", { imperial: "2x12", metric: "38x286" })),
   of("stringerSpacing", "Stringers every, at most", "length", { imperial: inches(16), metric: millimetres(400) }),
-  of("risersBoarded", "Risers are boarded", "yes-no", both(true)),
+  of("risersBoarded", "Risers are boarded", "yes-no", sameInBothSystems(true)),
   board(of("riserSection", "Riser board", "section", { imperial: "0.75x7.25", metric: "20x195" })),
   of("railFrom", "Handrail from so many risers", "number", { imperial: 4, metric: 3 }),
-  of("handrails", "Handrails of a stair", "choice", both("by-rule")),
+  of("handrails", "Handrails of a stair", "choice", sameInBothSystems("by-rule")),
   timber(of("handrailSection", "Handrail", "section", { imperial: "2x2", metric: "38x38" })),
 ];
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { type Joisted, joistEdgeSchema, joistedFields, MOST_JOIST_EDGES } from "../../joists/schema";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 import { dimensionSchema } from "../../parts/dimension";
 import { DECK_PARAMETERS, type DeckChoices } from "./choices";
@@ -43,4 +43,5 @@ export const deckSchema = z.object({
   /** What people chose; all else follows the house and the assembly. */
   choices: choicesThatStand(DECK_PARAMETERS),
 });
-export type Deck = z.infer<typeof deckSchema> & Pick<Joisted, "found"> & { readonly settled?: Settled<DeckChoices> };
+export type Deck = z.infer<typeof deckSchema> &
+  Pick<Joisted, "found"> & { readonly settled?: SettledChoices<DeckChoices> };

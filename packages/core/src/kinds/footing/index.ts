@@ -55,7 +55,7 @@ export const footingKind: PartKind<Footing> = {
   slot: groundSlot<Footing>(FOOTING_PARAMETERS, "steel, anchors, formwork, working space, rounding"),
   outline: ({ edges }) => extentOf(edges),
   draw: drawStrip,
-  across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
+  depthOf: () => ({ nearNm: 0, deepNm: millimetres(1) }),
   // The floor of its storey is about the ground: what stands out of it is a figure of the wall on it.
   placeOf: ({ place }) => ({ ...place, heightNm: -millimetres(150) }),
   problems: stripProblems,

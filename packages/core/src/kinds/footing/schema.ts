@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { type GroundChoices, groundParameters } from "../../ground/choices";
 import { stripFields } from "../../ground/strip/schema";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 
 /** What comes to something on a footing, in the order it is settled. */
@@ -32,4 +32,4 @@ export const footingSchema = z.object({
   /** What people chose; all else follows the house and the assembly. */
   choices: choicesThatStand(FOOTING_PARAMETERS),
 });
-export type Footing = z.infer<typeof footingSchema> & { readonly settled?: Settled<GroundChoices> };
+export type Footing = z.infer<typeof footingSchema> & { readonly settled?: SettledChoices<GroundChoices> };

@@ -51,7 +51,7 @@ export const masonryWallKind: PartKind<MasonryWall, ElevationDrawing> = {
   placed: placedOpenings,
   outline: wallOutline,
   draw: (wall, context) => drawWall(placedOpenings(wall, context), context),
-  across: acrossMasonryWall,
+  depthOf: acrossMasonryWall,
   problems: (wall, context) => masonryWallProblems(placedOpenings(wall, context), context),
   openPoints: masonryWallOpenPoints,
   ...masonryWallFigures,

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { SlotParameter } from "../../parts/slot";
-import { both, parametersBy } from "../../parts/slotParameter";
+import { parametersBy, sameInBothSystems } from "../../parts/slotParameter";
 import { inches, type MeasuringSystem, millimetres } from "../../units";
 import { masonryWords } from "./choiceWords";
 
@@ -96,33 +96,33 @@ const of = parametersBy(masonryChoicesSchema.shape, masonryWords, APPLIES);
  * at 12 m of clay and 6 m of block, 25 ft of US brick, are common practice and are set by the assembly.
  */
 export const MASONRY_PARAMETERS: readonly SlotParameter[] = [
-  of("buildUp", "Built as", "choice", both("one-leaf"), true),
+  of("buildUp", "Built as", "choice", sameInBothSystems("one-leaf"), true),
   of("unit", "Unit", "unit", { imperial: "brick-modular", metric: "brick-215" }, true),
   of("innerUnit", "Unit of the inner leaf", "unit", { imperial: "block-4", metric: "block-440-100" }),
   of("cavity", "Cavity", "length", { imperial: inches(2), metric: millimetres(100) }),
-  of("insulation", "Insulation in the cavity", "length", both(0)),
-  of("bond", "Bond", "choice", both("stretcher")),
-  of("layFrom", "Laid from", "choice", both("left")),
-  of("joints", "Joints", "choice", both("unit")),
+  of("insulation", "Insulation in the cavity", "length", sameInBothSystems(0)),
+  of("bond", "Bond", "choice", sameInBothSystems("stretcher")),
+  of("layFrom", "Laid from", "choice", sameInBothSystems("left")),
+  of("joints", "Joints", "choice", sameInBothSystems("unit")),
   of("bedJoint", "Bed joint, where its own", "length", { imperial: inches(0.375), metric: millimetres(10) }),
   of("perpendJoint", "Perpend joint, where its own", "length", { imperial: inches(0.375), metric: millimetres(10) }),
-  of("firstCourse", "First course stands on", "length", both(0)),
-  of("openingSizes", "Sizes of openings are", "choice", both("work")),
-  of("method", "Counted", "choice", both("laid-out")),
-  of("lintels", "Lintels over openings", "yes-no", both(true)),
+  of("firstCourse", "First course stands on", "length", sameInBothSystems(0)),
+  of("openingSizes", "Sizes of openings are", "choice", sameInBothSystems("work")),
+  of("method", "Counted", "choice", sameInBothSystems("laid-out")),
+  of("lintels", "Lintels over openings", "yes-no", sameInBothSystems(true)),
   of("lintelBearing", "Lintel bearing at each end", "length", { imperial: inches(4), metric: millimetres(150) }),
-  of("lintelsDisplace", "Lintels stand in place of units", "yes-no", both(true)),
-  of("soldiers", "Soldier course over openings", "yes-no", both(false)),
+  of("lintelsDisplace", "Lintels stand in place of units", "yes-no", sameInBothSystems(true)),
+  of("soldiers", "Soldier course over openings", "yes-no", sameInBothSystems(false)),
   of("tieAlong", "Ties apart along", "length", { imperial: inches(32), metric: millimetres(900) }),
   of("tieUp", "Ties apart up", "length", { imperial: inches(16), metric: millimetres(450) }),
   of("tieAtOpenings", "Ties apart at openings", "length", { imperial: inches(36), metric: millimetres(300) }),
-  of("tieFreeEnds", "Ties up ends that stand free", "yes-no", both(false)),
-  of("dampCourse", "Damp-proof course", "yes-no", both(true)),
+  of("tieFreeEnds", "Ties up ends that stand free", "yes-no", sameInBothSystems(false)),
+  of("dampCourse", "Damp-proof course", "yes-no", sameInBothSystems(true)),
   of("weepEvery", "Weep holes every", "length", { imperial: inches(33), metric: millimetres(900) }),
-  of("movementEvery", "Movement joints at most every", "length", both(0)),
-  of("reinforceEvery", "Courses between bed reinforcement", "number", both(0)),
-  of("stoneThickness", "Stone wall, face to face", "length", both(0)),
-  of("stoneFaces", "Faces of stone", "number", both(1)),
+  of("movementEvery", "Movement joints at most every", "length", sameInBothSystems(0)),
+  of("reinforceEvery", "Courses between bed reinforcement", "number", sameInBothSystems(0)),
+  of("stoneThickness", "Stone wall, face to face", "length", sameInBothSystems(0)),
+  of("stoneFaces", "Faces of stone", "number", sameInBothSystems(1)),
 ];
 
 /** All of it as usual, for what has not been settled yet. */

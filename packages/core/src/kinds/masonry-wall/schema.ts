@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { partBase } from "../../parts/base";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 import { figureSchema } from "../../parts/figure";
 import { assemblyRefSchema } from "../../parts/use";
@@ -24,7 +24,7 @@ export const masonryWallSchema = z.object({
   choices: choicesThatStand(MASONRY_PARAMETERS),
 });
 
-export type SettledMasonry = Settled<MasonryChoices>;
+export type SettledMasonry = SettledChoices<MasonryChoices>;
 export type MasonryWall = z.infer<typeof masonryWallSchema> & {
   readonly settled?: SettledMasonry;
   /** Its openings are as they are left open, each at its place. Never stored. */

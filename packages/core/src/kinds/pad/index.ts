@@ -142,7 +142,7 @@ export const padKind: PartKind<Pad> = {
     name === "count" ? { ...pad, count: Math.min(MOST_PADS, Math.max(1, count)) } : undefined,
   outline: (pad) => ({ xNm: 0, yNm: 0, widthNm: pad.length.valueNm ?? 0, heightNm: pad.height.valueNm ?? 0 }),
   draw: (pad, context) => padSection(pad, context) ?? noDrawing(),
-  across: () => ({ nearNm: 0, deepNm: millimetres(1) }),
+  depthOf: () => ({ nearNm: 0, deepNm: millimetres(1) }),
   problems,
   openPoints: (pad, context) => [
     ...figurePoints(dimensions(pad), context.system),

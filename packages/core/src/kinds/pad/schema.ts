@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { type GroundChoices, groundParameters } from "../../ground/choices";
 import { partBase } from "../../parts/base";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 import { dimensionSchema } from "../../parts/dimension";
 import { assemblyRefSchema } from "../../parts/use";
@@ -41,4 +41,4 @@ export const padSchema = z.object({
   /** What people chose; all else follows the house and the assembly. */
   choices: choicesThatStand(PAD_PARAMETERS),
 });
-export type Pad = z.infer<typeof padSchema> & { readonly settled?: Settled<GroundChoices> };
+export type Pad = z.infer<typeof padSchema> & { readonly settled?: SettledChoices<GroundChoices> };

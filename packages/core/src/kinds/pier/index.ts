@@ -166,7 +166,7 @@ export const pierKind: PartKind<Pier> = {
   withFigure: (pier, _path, value) => ({ ...pier, count: value }),
   outline: (pier) => ({ xNm: 0, yNm: 0, widthNm: pier.length.valueNm ?? 0, heightNm: pier.height.valueNm ?? 0 }),
   draw: drawPier,
-  across: (pier) => ({ nearNm: -(pier.width.valueNm ?? 0) / 2, deepNm: pier.width.valueNm ?? 0 }),
+  depthOf: (pier) => ({ nearNm: -(pier.width.valueNm ?? 0) / 2, deepNm: pier.width.valueNm ?? 0 }),
   problems,
   openPoints: (pier, context) => [
     ...figurePoints(dimensions(pier), context.system),

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { partBase } from "../../parts/base";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 import { dimensionSchema } from "../../parts/dimension";
 import { figureSchema } from "../../parts/figure";
@@ -47,4 +47,4 @@ export const roofTimbersSchema = z.object({
   /** What people chose; all else follows the house and the assembly. */
   choices: choicesThatStand(ROOF_PARAMETERS),
 });
-export type RoofTimbers = z.infer<typeof roofTimbersSchema> & { readonly settled?: Settled<RoofChoices> };
+export type RoofTimbers = z.infer<typeof roofTimbersSchema> & { readonly settled?: SettledChoices<RoofChoices> };

@@ -1,7 +1,7 @@
 import type { FaceSide, FormFace, XY, XYZ } from "../../geometry/skeleton";
 import { NM_PER_MM } from "../../units";
 import { MET_NOTHING, type RoofFace, type RoofForm, type RoofLine, type StandingFace } from "./formTypes";
-import { type PlacedEdge, slopeOf } from "./outline";
+import { type RoofEdgeOnPlan, slopeOf } from "./outline";
 import { carriedOut, heightOn, type SideKind } from "./overhang";
 import type { Roof } from "./schema";
 
@@ -22,7 +22,7 @@ function kindOfSide(
   face: FormFace,
   side: FaceSide,
   beyond: FormFace | undefined,
-  edges: readonly PlacedEdge[],
+  edges: readonly RoofEdgeOnPlan[],
 ): SideKind {
   const level = Math.abs(side.to[2] - side.from[2]) < 0.1;
   if (!beyond) return side.from[2] < 0.1 && level ? "eave" : "flat";
@@ -63,7 +63,7 @@ const meets = (side: FaceSide, [x, y, z]: XYZ): boolean =>
   [side.from, side.to].some((end) => Math.hypot(end[0] - x, end[1] - y, end[2] - z) < 0.01);
 
 /** What is known of sides once all faces are there. */
-function sidesAmong(roof: Roof, edges: readonly PlacedEdge[], all: readonly FormFace[]): Sides {
+function sidesAmong(roof: Roof, edges: readonly RoofEdgeOnPlan[], all: readonly FormFace[]): Sides {
   const byIndex = new Map(all.map((face) => [face.index, face]));
   const overhangMm = (edge: number): number => {
     const placed = edges[edge];
@@ -85,15 +85,15 @@ function sidesAmong(roof: Roof, edges: readonly PlacedEdge[], all: readonly Form
   return { kindOf, outMm, outerBeside };
 }
 
-const edgeIdOf = (face: FormFace, edges: readonly PlacedEdge[]): string => edges[face.line.edge]?.edge.id ?? "";
+const edgeIdOf = (face: FormFace, edges: readonly RoofEdgeOnPlan[]): string => edges[face.line.edge]?.edge.id ?? "";
 
 /** `a`, `a/2` for its second step, `a.2` for a second part of it. */
-function idOf(face: FormFace, ring: number, edges: readonly PlacedEdge[]): string {
+function idOf(face: FormFace, ring: number, edges: readonly RoofEdgeOnPlan[]): string {
   const step = face.cheek ? "/cheek" : face.step === 0 ? "" : `/${face.step + 1}`;
   return `${edgeIdOf(face, edges)}${step}${ring === 0 ? "" : `.${ring + 1}`}`;
 }
 
-function slopesOf(face: FormFace, edges: readonly PlacedEdge[], { kindOf, outMm, outerBeside }: Sides): RoofFace[] {
+function slopesOf(face: FormFace, edges: readonly RoofEdgeOnPlan[], { kindOf, outMm, outerBeside }: Sides): RoofFace[] {
   const pitch = 1 / face.line.runPerRise;
   return face.rings.map((ring, index): RoofFace => {
     const wallSides = ring.map((side) => ({ ...side, kind: kindOf(face, side) }));
@@ -115,7 +115,7 @@ function slopesOf(face: FormFace, edges: readonly PlacedEdge[], { kindOf, outMm,
   });
 }
 
-function standingOf(face: FormFace, edges: readonly PlacedEdge[]): StandingFace {
+function standingOf(face: FormFace, edges: readonly RoofEdgeOnPlan[]): StandingFace {
   const { along } = face.line;
   const areaMm2 = face.rings.flat().reduce((area, { from, to }) => {
     const [a, b] = [from, to].map(([x, y, z]) => [along[0] * x + along[1] * y, z] as const);
@@ -127,7 +127,7 @@ function standingOf(face: FormFace, edges: readonly PlacedEdge[]): StandingFace 
 /** The faces of a skeleton as slopes and gables of a roof, the slopes carried down over its overhangs; the outline first, then courtyards. */
 export function assembleForm(
   roof: Roof,
-  loops: readonly (readonly PlacedEdge[])[],
+  loops: readonly (readonly RoofEdgeOnPlan[])[],
   all: readonly FormFace[],
   flats: readonly (readonly XYZ[])[],
 ): RoofForm {

@@ -9,7 +9,7 @@ import { hipFromMm } from "./halfHip";
 import { meetForm } from "./meeting/meet";
 import { runOn } from "./meeting/runOn";
 import type { Meets, RunsOn } from "./meeting/types";
-import { outlineOfRoof, type PlacedEdge, slopeOf } from "./outline";
+import { outlineOfRoof, type RoofEdgeOnPlan, slopeOf } from "./outline";
 import { heightOn } from "./overhang";
 import { type Roof, runsIntoRoof } from "./schema";
 
@@ -19,7 +19,7 @@ export const toMm = (nm: Nanometres): number => nm / NM_PER_MM;
 const xyOf = ({ xNm, yNm }: Point): XY => [toMm(xNm), toMm(yNm)];
 
 /** An edge's slopes from the plate up: nothing where it stands. */
-function stepsOf(roof: Roof, edges: readonly PlacedEdge[], index: number): RisingEdge["steps"] {
+function stepsOf(roof: Roof, edges: readonly RoofEdgeOnPlan[], index: number): RisingEdge["steps"] {
   const edge = edges[index]?.edge;
   const stands: SlopeStep = { fromHeightMm: 0, runPerRise: 0 };
   if (edge?.end !== "eave" && edge?.end !== "half-hip") return [stands];
@@ -108,7 +108,7 @@ function makeForm(roof: Roof, runsOnMm: RunsOn): Formed {
 }
 
 /** With dormers, openings and the like in its slopes, and its lines as they then are. */
-function featured(roof: Roof, form: RoofForm, edges: readonly PlacedEdge[]): RoofForm {
+function featured(roof: Roof, form: RoofForm, edges: readonly RoofEdgeOnPlan[]): RoofForm {
   const edgeFrom = new Map(edges.map(({ edge, from }) => [edge.id, xyOf(from)]));
   const overhangOf = (edgeId: string) => {
     const edge = roof.edges.find(({ id }) => id === edgeId);

@@ -1,5 +1,5 @@
 import { type Nanometres, NM_PER_MM } from "../../units";
-import { type PlacedEdge, slopeOf } from "./outline";
+import { type RoofEdgeOnPlan, slopeOf } from "./outline";
 import type { Roof, RoofEdge } from "./schema";
 
 const HIGHEST_MM = 100_000;
@@ -14,7 +14,7 @@ function insetMm(roof: Roof, edge: RoofEdge, heightMm: number): number {
 }
 
 /** How wide the gable at an edge is at a height over the plate: its length less what the slopes beside it have come in. */
-export function gableWidthMm(roof: Roof, edges: readonly PlacedEdge[], index: number, heightMm: number): number {
+export function gableWidthMm(roof: Roof, edges: readonly RoofEdgeOnPlan[], index: number, heightMm: number): number {
   const placed = edges[index];
   if (!placed) return 0;
   const { from, to } = placed;
@@ -31,7 +31,7 @@ export function gableWidthMm(roof: Roof, edges: readonly PlacedEdge[], index: nu
 }
 
 /** From the plate to where a half-hip of a width begins to slope; endless where its gable never gets so narrow. */
-export function heightForWidthMm(roof: Roof, edges: readonly PlacedEdge[], index: number, widthMm: number): number {
+export function heightForWidthMm(roof: Roof, edges: readonly RoofEdgeOnPlan[], index: number, widthMm: number): number {
   if (gableWidthMm(roof, edges, index, HIGHEST_MM) > widthMm) return Number.POSITIVE_INFINITY;
   let [low, high] = [0, HIGHEST_MM];
   while (high - low > 1e-6) {
@@ -43,7 +43,7 @@ export function heightForWidthMm(roof: Roof, edges: readonly PlacedEdge[], index
 }
 
 /** Where a half-hip begins to slope, by whichever of its two figures is in force: the width where one is given. */
-export function hipFromMm(roof: Roof, edges: readonly PlacedEdge[], index: number): number {
+export function hipFromMm(roof: Roof, edges: readonly RoofEdgeOnPlan[], index: number): number {
   const edge = edges[index]?.edge;
   if (edge?.end !== "half-hip") return 0;
   const { hipFrom, hipWidth } = edge;
@@ -54,7 +54,7 @@ export function hipFromMm(roof: Roof, edges: readonly PlacedEdge[], index: numbe
 export type HalfHip = { readonly heightNm: Nanometres; readonly widthNm: Nanometres };
 
 /** Both figures of a half-hip, the one that is given and the one that follows; nothing while there is no outline, or no such gable. */
-export function halfHipOf(roof: Roof, edges: readonly PlacedEdge[], edgeId: string): HalfHip | undefined {
+export function halfHipOf(roof: Roof, edges: readonly RoofEdgeOnPlan[], edgeId: string): HalfHip | undefined {
   const index = edges.findIndex(({ edge }) => edge.id === edgeId);
   const heightMm = hipFromMm(roof, edges, index);
   if (index < 0 || !Number.isFinite(heightMm)) return undefined;

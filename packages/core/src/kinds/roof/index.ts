@@ -79,7 +79,7 @@ export const roofKind: PartKind<Roof> = {
   draw: drawRoof,
   placeOf: ({ place, plate }) => ({ ...place, heightNm: plate.valueNm ?? 0 }),
   skin: roofSkin,
-  across: (roof, _piece, { sections, system }) => {
+  depthOf: (roof, _piece, { sections, system }) => {
     const deepNm = sections[choicesOf(roof, system).rafterSection]?.thicknessNm ?? 1;
     return { nearNm: -deepNm / 2, deepNm };
   },
@@ -136,7 +136,7 @@ export {
   enteredPitch as enteredRoofPitch,
   inLineWith as roofEdgesInLineWith,
   outlineOfRoof,
-  type PlacedEdge as PlacedRoofEdge,
+  type RoofEdgeOnPlan as PlacedRoofEdge,
   roofOutlineOnPlan,
   slopeOf as slopeOfEdge,
 } from "./outline";

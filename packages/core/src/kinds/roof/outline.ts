@@ -3,7 +3,7 @@ import {
   edgeLetter,
   onPlan,
   outlineOf,
-  type PlacedEdge as Placed,
+  type OutlineEdgeOnPlan as Placed,
   type WalkedOutline,
 } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
@@ -12,14 +12,14 @@ import type { Courtyard, Roof, RoofEdge } from "./schema";
 import { newEdge } from "./starts";
 
 /** An edge where it lies, the inside on its left. */
-export type PlacedEdge = Placed<RoofEdge>;
+export type RoofEdgeOnPlan = Placed<RoofEdge>;
 
 type Walked = WalkedOutline<RoofEdge>;
 export type RoofOutline =
   | Exclude<Walked, { ok: true }>
   | (Extract<Walked, { ok: true }> & {
       /** Round each courtyard that has its figures, the roof on their left. */
-      readonly courts: readonly (readonly PlacedEdge[])[];
+      readonly courts: readonly (readonly RoofEdgeOnPlan[])[];
     });
 
 export const walkedCorners = cornersOf;
@@ -28,7 +28,7 @@ export const walkedCorners = cornersOf;
 type Outlined = Pick<Roof, "edges"> & Partial<Pick<Roof, "courtyards">>;
 
 /** The eaves round a courtyard; none while it lacks a figure. */
-function courtEdges(court: Courtyard, inwards: 1 | -1): PlacedEdge[][] {
+function courtEdges(court: Courtyard, inwards: 1 | -1): RoofEdgeOnPlan[][] {
   const ring = courtyardRing(court, inwards);
   if (!ring) return [];
   return [
@@ -47,7 +47,7 @@ export function outlineOfRoof({ edges, courtyards = [] }: Outlined): RoofOutline
 }
 
 /** Each edge where it lies on the plan of its storey; nothing while the outline does not close. */
-export const roofOutlineOnPlan = ({ edges, place }: Pick<Roof, "edges" | "place">): PlacedEdge[] =>
+export const roofOutlineOnPlan = ({ edges, place }: Pick<Roof, "edges" | "place">): RoofEdgeOnPlan[] =>
   onPlan(edges, place);
 
 /** `Edge A`, in the order they are walked. */

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { choicesInForce } from "../../parts/choicesSlot";
 import type { SlotParameter } from "../../parts/slot";
-import { both, parametersBy } from "../../parts/slotParameter";
+import { parametersBy, sameInBothSystems } from "../../parts/slotParameter";
 import { feet, inches, type MeasuringSystem, millimetres } from "../../units";
 
 const lengthNm = (least: number, most: number) => z.int().min(least).max(most);
@@ -65,28 +65,28 @@ const timber = (parameter: SlotParameter): SlotParameter => ({ ...parameter, sec
 
 /** Collar ties at every other pair or at most 4 ft: IRC R802.3.1 (from memory). Spacings: common practice. */
 export const ROOF_PARAMETERS: readonly SlotParameter[] = [
-  of("framedWith", "Framed with", "choice", both("rafters"), true),
+  of("framedWith", "Framed with", "choice", sameInBothSystems("rafters"), true),
   timber(of("rafterSection", "Rafter", "section", { imperial: "2x8", metric: "38x184" }, true)),
   of("rafterSpacing", "Rafter spacing", "length", { imperial: inches(16), metric: millimetres(400) }, true),
-  of("layoutFrom", "Laid out from", "choice", both("start")),
+  of("layoutFrom", "Laid out from", "choice", sameInBothSystems("start")),
   of("trussSpacing", "Truss spacing", "length", { imperial: inches(24), metric: millimetres(600) }),
   of("girderSetback", "Girder from the wall at a hip", "length", { imperial: feet(7), metric: millimetres(2100) }),
-  of("girderPlies", "Plies of a girder", "number", both(2)),
+  of("girderPlies", "Plies of a girder", "number", sameInBothSystems(2)),
   timber(of("ridgeSection", "Ridge", "section", { imperial: "2x10", metric: "38x235" })),
   timber(of("hipSection", "Hips and valleys", "section", { imperial: "2x10", metric: "38x235" })),
-  of("ceilingJoists", "Ceiling joists tie the rafters", "yes-no", both(false)),
+  of("ceilingJoists", "Ceiling joists tie the rafters", "yes-no", sameInBothSystems(false)),
   timber(of("joistSection", "Ceiling joist", "section", { imperial: "2x6", metric: "38x140" })),
-  of("collarEvery", "Pairs of rafters to a collar tie", "number", both(0)),
+  of("collarEvery", "Pairs of rafters to a collar tie", "number", sameInBothSystems(0)),
   timber(of("collarSection", "Collar tie", "section", { imperial: "2x4", metric: "38x89" })),
-  of("purlinRows", "Rows of purlins under a slope", "number", both(0)),
+  of("purlinRows", "Rows of purlins under a slope", "number", sameInBothSystems(0)),
   timber(of("purlinSection", "Purlin", "section", { imperial: "2x8", metric: "38x184" })),
   of("strutSpacing", "Struts under purlins every", "length", { imperial: feet(4), metric: millimetres(1200) }),
   of("lookoutSpacing", "Lookouts of a gable every", "length", { imperial: inches(24), metric: millimetres(600) }),
   timber(
     of("engineeredSection", "Past the longest timber sold", "section", { imperial: "eng-9.5", metric: "eng-240" }),
   ),
-  of("panelsBy", "Panels are counted", "choice", both("laid-out")),
-  of("gableStuds", "Gables are framed with the roof", "yes-no", both(true), true),
+  of("panelsBy", "Panels are counted", "choice", sameInBothSystems("laid-out")),
+  of("gableStuds", "Gables are framed with the roof", "yes-no", sameInBothSystems(true), true),
   of("gableStudSection", "Studs of gables and dormers, struts of purlins", "section", {
     imperial: "2x4",
     metric: "38x89",

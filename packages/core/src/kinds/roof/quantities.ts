@@ -1,5 +1,5 @@
 import { polygonArea } from "../../geometry";
-import { bothArea } from "../../geometry/grid";
+import { intersectArea } from "../../geometry/grid";
 import {
   areaQuantity,
   countQuantity,
@@ -87,7 +87,7 @@ function innerM2({ wallSides, holes, pitch }: RoofFace): number {
   const whole = rings.reduce((sum, ring) => sum + polygonArea(ring), 0);
   const out = holes.reduce((sum, hole) => {
     const cut = polygonOf(hole.ring);
-    return sum + rings.reduce((area, ring) => area + bothArea(ring, cut), 0);
+    return sum + rings.reduce((area, ring) => area + intersectArea(ring, cut), 0);
   }, 0);
   return Math.max(0, whole - out) * Math.hypot(1, pitch);
 }

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { partBase } from "../../parts/base";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 import { dimensionSchema } from "../../parts/dimension";
 import { figureSchema } from "../../parts/figure";
@@ -93,7 +93,7 @@ export const roofSchema = z.object({
   choices: choicesThatStand(ROOF_PARAMETERS),
 });
 export type Roof = z.infer<typeof roofSchema> & {
-  readonly settled?: Settled<RoofChoices>;
+  readonly settled?: SettledChoices<RoofChoices>;
   /** What it meets, as the house has it; none of it is stored. */
   readonly meets?: Meets;
   /** It lies along an edge that is not there, and stays where it last was. */

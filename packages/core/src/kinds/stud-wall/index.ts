@@ -43,7 +43,7 @@ export const studWallKind: PartKind<StudWall, ElevationDrawing> = {
   placed: framedOpenings,
   outline: wallOutline,
   draw: (wall, context) => drawWall(framedOpenings(wall, context), context),
-  across: acrossStudWall,
+  depthOf: acrossStudWall,
   problems: (wall, context) => studWallProblems(framedOpenings(wall, context), context),
   openPoints: studWallOpenPoints,
   dimensions: studWallDimensions,

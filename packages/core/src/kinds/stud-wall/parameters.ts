@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { SlotParameter } from "../../parts/slot";
-import { both, parametersBy } from "../../parts/slotParameter";
+import { parametersBy, sameInBothSystems } from "../../parts/slotParameter";
 import { feet, inches, type MeasuringSystem, millimetres } from "../../units";
 import { choiceWords } from "./choiceWords";
 
@@ -61,28 +61,28 @@ export const TWO_JACKS_FROM_NM = inches(72);
  * A door unit plus 2 in and 2 1/2 in, a window plus 1/2 in each way where its maker says nothing else: common practice.
  */
 export const FRAMING_PARAMETERS: readonly SlotParameter[] = [
-  of("bearing", "Bearing", "yes-no", both(false), true),
+  of("bearing", "Bearing", "yes-no", sameInBothSystems(false), true),
   of("studSize", "Stud size", "section", { imperial: "2x4", metric: "38x89" }, true),
   of("spacing", "Stud spacing", "length", { imperial: inches(16), metric: millimetres(600) }, true),
-  of("bottomPlates", "Bottom plates", "number", both(1), true),
-  of("topPlates", "Top plates", "number", both(2), true),
-  of("sheathed", "Sheathing outside", "yes-no", both(false), true),
-  of("treatedPlate", "Treated bottom plate", "yes-no", both(false)),
-  of("layoutFrom", "Layout starts from", "choice", both("left")),
-  of("studsFrom", "Studs", "choice", both("timber")),
-  of("cornerStyle", "Corners", "choice", both("three-stud")),
-  of("meetingStyle", "Where walls meet", "choice", both("extra-studs")),
-  of("kingsPerSide", "King studs a side", "number", both(1)),
-  of("twoJacksFrom", "Two jacks over", "length", both(TWO_JACKS_FROM_NM)),
-  of("sillPlies", "Sill plies", "number", both(1)),
-  of("headerPacking", "Header packed to the wall", "yes-no", both(false)),
-  of("blockingEvery", "Blocking every", "length", both(0)),
-  of("boardsNear", "Board layers, this side", "number", both(0)),
-  of("boardsFar", "Board layers, far side", "number", both(0)),
-  of("insulated", "Insulation between studs", "yes-no", both(false)),
-  of("membrane", "Membrane", "yes-no", both(false)),
-  of("anchorBolts", "Anchor bolts", "yes-no", both(false)),
-  of("holdDowns", "Hold-downs at the ends", "yes-no", both(false)),
+  of("bottomPlates", "Bottom plates", "number", sameInBothSystems(1), true),
+  of("topPlates", "Top plates", "number", sameInBothSystems(2), true),
+  of("sheathed", "Sheathing outside", "yes-no", sameInBothSystems(false), true),
+  of("treatedPlate", "Treated bottom plate", "yes-no", sameInBothSystems(false)),
+  of("layoutFrom", "Layout starts from", "choice", sameInBothSystems("left")),
+  of("studsFrom", "Studs", "choice", sameInBothSystems("timber")),
+  of("cornerStyle", "Corners", "choice", sameInBothSystems("three-stud")),
+  of("meetingStyle", "Where walls meet", "choice", sameInBothSystems("extra-studs")),
+  of("kingsPerSide", "King studs a side", "number", sameInBothSystems(1)),
+  of("twoJacksFrom", "Two jacks over", "length", sameInBothSystems(TWO_JACKS_FROM_NM)),
+  of("sillPlies", "Sill plies", "number", sameInBothSystems(1)),
+  of("headerPacking", "Header packed to the wall", "yes-no", sameInBothSystems(false)),
+  of("blockingEvery", "Blocking every", "length", sameInBothSystems(0)),
+  of("boardsNear", "Board layers, this side", "number", sameInBothSystems(0)),
+  of("boardsFar", "Board layers, far side", "number", sameInBothSystems(0)),
+  of("insulated", "Insulation between studs", "yes-no", sameInBothSystems(false)),
+  of("membrane", "Membrane", "yes-no", sameInBothSystems(false)),
+  of("anchorBolts", "Anchor bolts", "yes-no", sameInBothSystems(false)),
+  of("holdDowns", "Hold-downs at the ends", "yes-no", sameInBothSystems(false)),
   of("doorAllowanceWidth", "Rough opening over a door unit, width", "length", {
     imperial: inches(2),
     metric: millimetres(50),

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { partBase } from "../../parts/base";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 import { assemblyRefSchema } from "../../parts/use";
 import { wallFields } from "../../wall/schema";
@@ -17,4 +17,4 @@ export const studWallSchema = z.object({
   choices: choicesThatStand(FRAMING_PARAMETERS),
 });
 
-export type StudWall = z.infer<typeof studWallSchema> & { readonly settled?: Settled<FramingChoices> };
+export type StudWall = z.infer<typeof studWallSchema> & { readonly settled?: SettledChoices<FramingChoices> };

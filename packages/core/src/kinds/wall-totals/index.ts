@@ -2,7 +2,7 @@ import { z } from "zod";
 import { recordOf } from "../../migrations/fields";
 import type { Migration } from "../../migrations/migrate";
 import { newBase, partBase } from "../../parts/base";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 import { assumedDimension, type DimensionSlot, dimensionSchema, unmeasured } from "../../parts/dimension";
 import { countSlot } from "../../parts/figure";
@@ -55,7 +55,7 @@ export const wallTotalsSchema = z.object({
   /** What people chose; all else follows the house and the assembly. */
   choices: choicesThatStand(FRAMING_PARAMETERS),
 });
-export type WallTotals = z.infer<typeof wallTotalsSchema> & { readonly settled?: Settled<FramingChoices> };
+export type WallTotals = z.infer<typeof wallTotalsSchema> & { readonly settled?: SettledChoices<FramingChoices> };
 
 const PLACES = "How many there are";
 export const TOTAL_COUNTS = [

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { choicesInForce, choicesSlot, type WithChoices } from "../../parts/choicesSlot";
 import type { Slot, SlotParameter } from "../../parts/slot";
-import { both, parametersBy } from "../../parts/slotParameter";
+import { parametersBy, sameInBothSystems } from "../../parts/slotParameter";
 import { type MeasuringSystem, millimetres } from "../../units";
 
 export const DRY_WAYS = ["none", "membrane", "slurry"] as const;
@@ -42,13 +42,13 @@ const of = parametersBy(waterproofingChoicesSchema.shape, (value) => WORDS[value
 });
 
 export const WATERPROOFING_PARAMETERS: readonly SlotParameter[] = [
-  of("wallsBy", "Walls", "choice", both("membrane"), true),
-  of("floorBy", "Floor", "choice", both("membrane"), true),
-  of("wallCoats", "Coats on walls", "number", both(2), true),
-  of("floorCoats", "Coats on the floor", "number", both(2), true),
-  of("primer", "Primer under slurry", "yes-no", both(true), true),
-  of("floorInsulation", "Insulation on the floor", "length", both(0), true),
-  of("channel", "Drainage channel round the floor", "yes-no", both(true), true),
+  of("wallsBy", "Walls", "choice", sameInBothSystems("membrane"), true),
+  of("floorBy", "Floor", "choice", sameInBothSystems("membrane"), true),
+  of("wallCoats", "Coats on walls", "number", sameInBothSystems(2), true),
+  of("floorCoats", "Coats on the floor", "number", sameInBothSystems(2), true),
+  of("primer", "Primer under slurry", "yes-no", sameInBothSystems(true), true),
+  of("floorInsulation", "Insulation on the floor", "length", sameInBothSystems(0), true),
+  of("channel", "Drainage channel round the floor", "yes-no", sameInBothSystems(true), true),
 ];
 
 export const usualWaterproofing = (system: MeasuringSystem): WaterproofingChoices =>

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { partBase } from "../../parts/base";
-import type { Settled } from "../../parts/choicesSlot";
+import type { SettledChoices } from "../../parts/choicesSlot";
 import { choicesThatStand } from "../../parts/choicesThatStand";
 import { dimensionSchema } from "../../parts/dimension";
 import { figureSchema } from "../../parts/figure";
@@ -59,7 +59,7 @@ export type RoomBelow = {
 };
 
 export type Waterproofing = z.infer<typeof waterproofingSchema> & {
-  readonly settled?: Settled<WaterproofingChoices>;
+  readonly settled?: SettledChoices<WaterproofingChoices>;
   /** As the plan has its room. Never stored. */
   readonly found?: RoomBelow;
 };

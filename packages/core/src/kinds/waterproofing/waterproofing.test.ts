@@ -1,6 +1,6 @@
 import { countPart } from "../../count/countPart";
-import { planJob, resolveParts } from "../../house";
 import { orderJob } from "../../order";
+import { planJob, resolveParts } from "../../plan";
 import { waterproofingOf } from "../../testing/ground";
 import { contexts, library, starterPriceList } from "../../testing/library";
 import { entered } from "../../testing/rooms";

@@ -10,4 +10,4 @@ export { type LaidJoists, layJoists } from "./layJoists";
 export { FLOOR_PANEL, type FloorPanels, layFloorPanels } from "./panels";
 export { roofPlatesOf } from "./roofEdges";
 export { cornersUV, levelStick, metalAt, uprightAlong } from "./stick";
-export { joistsTold } from "./told";
+export { joistsTold } from "./warnings";

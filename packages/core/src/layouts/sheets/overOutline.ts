@@ -1,5 +1,5 @@
 import type { Point, Polygon } from "../../geometry";
-import { both, without } from "../../geometry/grid";
+import { intersect, without } from "../../geometry/grid";
 import { areaOfRing, type XY } from "../../geometry/skeleton";
 import { NM_PER_MM } from "../../units";
 
@@ -7,7 +7,7 @@ import { NM_PER_MM } from "../../units";
 export type LyingSheet = { readonly alongMm: number; readonly upMm: number };
 
 /** What of a sheet's place lies within the outline, in the outline's own plane. */
-export type Laid = { readonly corners: readonly XY[]; readonly course: number };
+export type OutlineSheet = { readonly corners: readonly XY[]; readonly course: number };
 
 const LEAST_MM2 = 400;
 
@@ -94,7 +94,7 @@ function clipped(box: Box, ring: readonly XY[]): (readonly XY[])[] {
   ];
   if (!crossing.some(Boolean))
     return isWithin(ring, [(box.left + box.right) / 2, (box.low + box.high) / 2]) ? [corners] : [];
-  if (entries(crossing) > 1) return both(toPoints(corners), toPoints(ring)).map(toMm);
+  if (entries(crossing) > 1) return intersect(toPoints(corners), toPoints(ring)).map(toMm);
   return [withoutDoubles(cutToBox(ring, box))];
 }
 
@@ -122,11 +122,11 @@ export function layInCourses(
   holes: readonly (readonly XY[])[],
   { fromMm, footMm, shiftMm }: Courses,
   sheet: LyingSheet,
-): Laid[] {
+): OutlineSheet[] {
   const { left, right, low: lowest, high } = boxRound(rings.flat());
   const low = footMm ?? lowest;
   const boxedHoles = holes.map((hole) => ({ hole, round: boxRound(hole) }));
-  const laid: Laid[] = [];
+  const laid: OutlineSheet[] = [];
   const courses = Math.ceil((high - low) / sheet.upMm - 1e-6);
   for (let course = 0; course < courses; course += 1) {
     const origin = fromMm + (shiftMm?.(course) ?? (course % 2 === 1 ? sheet.alongMm / 2 : 0));

@@ -1,5 +1,5 @@
 import type { Assembly } from "../../../assemblies";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { type LaidJoists, type Longest, MOST_JOIST_PIECES } from "../../../layouts/joists";
 import { sectionOf } from "../../../parts/section";
 import { type Problem, problem } from "../../../problems/problem";
@@ -16,7 +16,7 @@ import { type LaidBoards, layBoards } from "./boards";
 import { expectedOfDeck } from "./expected";
 import { layStairs } from "./flights";
 import { layGuard } from "./guard";
-import { deckTold } from "./told";
+import { deckTold } from "./warnings";
 
 /** Boards carry by a figure of their own, no wall stands on a deck, and its joists lie against the house. */
 const NOT_OF_DECKS = {
@@ -34,7 +34,7 @@ const tooMany = ({ name }: Deck): Problem =>
   );
 
 /** Lays out a deck: its joists and what carries them, boards, guard, stairs. */
-export function layOutDeck(entered: Deck, assembly: Assembly, site: Site): LaidPart {
+export function layOutDeck(entered: Deck, assembly: Assembly, site: Site): Layout {
   const { context } = site;
   const choices = deckChoicesOf(entered, context.system);
   const deck = built(entered, choices, site);

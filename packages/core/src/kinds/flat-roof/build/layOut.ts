@@ -1,7 +1,7 @@
 import type { Assembly } from "../../../assemblies";
 import type { Piece } from "../../../drawing/piece";
 import { joistShape, overhangOf, reachOf, runsWithJoists } from "../../../joists/shape";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import {
   fallTowards,
   firringsOf,
@@ -132,7 +132,7 @@ const trimsTold = (roof: FlatRoof): Problem[] =>
   });
 
 /** Lays out a flat roof: joists in the bay, ladders beside it, what makes the fall, the deck. */
-export function layOutFlatRoof(entered: FlatRoof, assembly: Assembly, site: Site): LaidPart {
+export function layOutFlatRoof(entered: FlatRoof, assembly: Assembly, site: Site): Layout {
   const { roof, told } = withinReason(entered, site);
   return laidOnJoists(roof, assembly, site, {
     parameters: FLAT_ROOF_PARAMETERS,

@@ -10,7 +10,7 @@ import type { Drawing, PlanRole, PlanShape } from "../../../drawing/drawing";
 import { isFraming, isSheet, type Piece } from "../../../drawing/piece";
 import { polygonArea } from "../../../geometry";
 import { drawJoisted, type JoistChoices, type Joisted, joistChoicesOf } from "../../../joists";
-import { type LaidPart, piecesByRole, type Site } from "../../../layouts";
+import { type Layout, piecesByRole, type Site } from "../../../layouts";
 import {
   expectedPieces,
   FLOOR_PANEL,
@@ -163,7 +163,7 @@ export type OnJoists = {
 };
 
 /** Lays out a part of joists: joists, what carries and stiffens them, what its kind adds, panels over them. */
-export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind: OnJoists): LaidPart {
+export function laidOnJoists(part: Joisted, assembly: Assembly, site: Site, kind: OnJoists): Layout {
   const { context, library } = site;
   const choices: JoistChoices = { ...joistChoicesOf(part, context.system), ...kind.without };
   const known = slotValues(kind.parameters, choices);

@@ -1,10 +1,10 @@
 import type { Assembly } from "../../../assemblies";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { FLOOR_PARAMETERS, type Floor } from "../schema";
 import { joistWords, laidOnJoists } from "./laidOnJoists";
 
 /** Lays out a floor: joists, what carries and stiffens them, panels over them. */
-export const layOutFloor = (floor: Floor, assembly: Assembly, site: Site): LaidPart =>
+export const layOutFloor = (floor: Floor, assembly: Assembly, site: Site): Layout =>
   laidOnJoists(floor, assembly, site, {
     parameters: FLOOR_PARAMETERS,
     more: () => [],

@@ -10,7 +10,7 @@ import { stripPrisms } from "../../../ground/strip/prisms";
 import { stripTold } from "../../../ground/strip/problems";
 import { centreLineM } from "../../../ground/strip/quantities";
 import { bandOf, innerBands, reachOf, stripOutline } from "../../../ground/strip/shape";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { formatLength, formatRunningLength, millimetres, type Nanometres, NM_PER_M, toMetres } from "../../../units";
 import { levelBar, uprightBar } from "../../raft/build/barPiece";
 import { type Face, laidInGround } from "../../raft/build/ground";
@@ -167,7 +167,7 @@ function expectedBars(footing: Footing, choices: GroundChoices): number {
 }
 
 /** Lays out a footing with its steel, and the stem wall on it. */
-export function layOutFooting(footing: Footing, _assembly: Assembly, site: Site): LaidPart {
+export function layOutFooting(footing: Footing, _assembly: Assembly, site: Site): Layout {
   const { context } = site;
   const choices = groundChoicesOf(footing, context.system);
   const prisms = stripPrisms(footing, choices);

@@ -3,7 +3,7 @@ import type { MasonryChoices } from "../parameters";
 import type { LeafAmounts } from "./amounts";
 import type { StoneAmounts } from "./stone";
 
-export type Told = {
+export type MasonryFacts = {
   readonly leaves: ReadonlyMap<string, LeafAmounts>;
   readonly stone: StoneAmounts | undefined;
   readonly method: MasonryChoices["method"];
@@ -12,7 +12,7 @@ export type Told = {
 
 /** What the functions of `MASONRY_FUNCTIONS` come to; a leaf that the wall does not have comes to nothing. */
 export const masonryAnswers =
-  ({ leaves, stone, method, rakingCutM }: Told) =>
+  ({ leaves, stone, method, rakingCutM }: MasonryFacts) =>
   (name: string, [leaf]: readonly Value[]): number | undefined => {
     const amounts = leaves.get(String(leaf));
     switch (name) {

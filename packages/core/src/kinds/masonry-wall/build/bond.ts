@@ -3,13 +3,13 @@ import type { LeafPlan } from "../leaves";
 import type { MasonryChoices } from "../parameters";
 
 /** One unit of a course before anything is cut from it: from its near end, in the order it is laid. */
-export type Laid = {
+export type CourseUnit = {
   readonly atNm: Nanometres;
   readonly lengthNm: Nanometres;
   readonly is: "stretcher" | "header" | "half" | "closer";
 };
 
-type Step = Omit<Laid, "atNm">;
+type Step = Omit<CourseUnit, "atNm">;
 type Pattern = { readonly start: readonly Step[]; readonly repeat: readonly Step[] };
 
 export const halfOf = ({ unit, perpendNm }: Pick<LeafPlan, "unit" | "perpendNm">): Nanometres =>
@@ -46,9 +46,9 @@ export function courseOf(
   bond: MasonryChoices["bond"],
   course: number,
   lengthNm: Nanometres,
-): readonly Laid[] {
+): readonly CourseUnit[] {
   const { start, repeat } = patternOf(plan, bond, course);
-  const laid: Laid[] = [];
+  const laid: CourseUnit[] = [];
   let atNm = 0;
   for (let index = 0; atNm < lengthNm; index += 1) {
     const step = start[index] ?? repeat[(index - start.length) % repeat.length];

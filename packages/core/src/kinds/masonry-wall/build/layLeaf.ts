@@ -6,7 +6,7 @@ import { cutToProfile } from "../../../wall/cutToProfile";
 import { heightAt, highestOf, type Profile } from "../../../wall/profile";
 import type { LeafPlan } from "../leaves";
 import type { MasonryChoices } from "../parameters";
-import { courseOf, halfOf, type Laid } from "./bond";
+import { type CourseUnit, courseOf, halfOf } from "./bond";
 
 /** Joints take up as much; a piece that is shorter is no piece (common practice). */
 const TAKEN_UP_NM = millimetres(3);
@@ -70,7 +70,7 @@ function topsOver(profile: Profile, { fromNm, toNm }: Span): { lowNm: Nanometres
 type Cut = Span & { readonly is: "unit" | "half" | "cut" | "header" };
 
 /** A unit within a stretch: whole, a half, or as long as the stretch leaves it. Nothing where only a joint is left. */
-function within(unit: Span & Pick<Laid, "is">, stretch: Span, plan: LeafPlan): Cut | undefined {
+function within(unit: Span & Pick<CourseUnit, "is">, stretch: Span, plan: LeafPlan): Cut | undefined {
   const fromNm = Math.max(unit.fromNm, stretch.fromNm);
   const toNm = Math.min(unit.toNm, stretch.toNm);
   const lengthNm = toNm - fromNm;
@@ -89,7 +89,7 @@ function within(unit: Span & Pick<Laid, "is">, stretch: Span, plan: LeafPlan): C
 /** What a piece of a leaf counts as. */
 export type RoleOf = (is: Cut["is"]) => string;
 
-type Unit = Span & Pick<Laid, "is">;
+type Unit = Span & Pick<CourseUnit, "is">;
 type Course = { readonly course: number; readonly band: Band; readonly low: boolean };
 
 /** Every unit of a leaf, course by course from the foot: alike ones side by side as one piece with their number. */

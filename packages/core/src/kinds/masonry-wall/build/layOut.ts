@@ -1,7 +1,7 @@
 import { type Assembly, slotValues, type Value } from "../../../assemblies";
 import { type CoursePiece, isCourse, type Piece, type StripPiece } from "../../../drawing/piece";
 import type { Rectangle } from "../../../geometry/rectangle";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import type { PartContext } from "../../../parts/partKind";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
@@ -28,7 +28,7 @@ import { masonryWorking } from "./working";
 export const MOST_UNITS = 100_000;
 
 /** Lays out one wall of masonry: its leaves course by course, and all that goes in and between them. */
-export function layOutMasonryWall(wall: MasonryWall, assembly: Assembly, site: Site): LaidPart {
+export function layOutMasonryWall(wall: MasonryWall, assembly: Assembly, site: Site): Layout {
   const { context, library } = site;
   const choices = choicesOf(wall, context.system);
   const leaves = leavesOf(wall, context);

@@ -3,7 +3,7 @@ import type { BarPiece } from "../../../drawing/piece";
 import { perimeterNm } from "../../../geometry";
 import { barSize } from "../../../ground";
 import { type GroundChoices, groundChoicesOf } from "../../../ground/choices";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { type Problem, problem } from "../../../problems/problem";
 import { formatLength, inches, type MeasuringSystem, type Nanometres } from "../../../units";
 import { levelBar, uprightBar } from "../../raft/build/barPiece";
@@ -81,7 +81,7 @@ function padTold(pad: Pad, choices: GroundChoices, system: MeasuringSystem): Pro
 }
 
 /** Lays out one pad or tube; there are as many as were counted. */
-export function layOutPad(pad: Pad, _assembly: Assembly, site: Site): LaidPart {
+export function layOutPad(pad: Pad, _assembly: Assembly, site: Site): Layout {
   const { context } = site;
   const choices = groundChoicesOf(pad, context.system);
   const say = (nm: Nanometres | null) => formatLength(nm ?? 0, context.system);

@@ -1,6 +1,6 @@
 import type { Assembly } from "../../../assemblies";
 import type { CoursePiece } from "../../../drawing/piece";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { coursesNm } from "../../../parts/masonryUnit";
 import { ownValue } from "../../../records/ownValue";
 import { areaOf, formatLength, type Nanometres, toMetres } from "../../../units";
@@ -40,7 +40,7 @@ function faceOf(pier: Pier, { unit, perpendNm }: PierUnit, count: number, turned
 }
 
 /** Lays a pier course by course: as many units in each as go round it, or fill it. */
-export function layOutPier(pier: Pier, _assembly: Assembly, { context, library }: Site): LaidPart {
+export function layOutPier(pier: Pier, _assembly: Assembly, { context, library }: Site): Layout {
   const choices = choicesOf(pier, context.system);
   const of = pierUnitOf(pier, context);
   const { unit, bedNm, perpendNm } = of;

@@ -7,10 +7,10 @@ import { piecesByRole } from "../../../layouts";
 import { areaOf, NM_PER_M, toMetres } from "../../../units";
 import { lappedOver } from "./mesh";
 
-type Told = { readonly pieces: readonly Piece[]; readonly polygon: Polygon; readonly mesh: MeshSheet };
+type RaftFacts = { readonly pieces: readonly Piece[]; readonly polygon: Polygon; readonly mesh: MeshSheet };
 
 /** What the functions of `GROUND_FUNCTIONS` come to. */
-export function groundAnswers({ pieces, polygon, mesh }: Told) {
+export function groundAnswers({ pieces, polygon, mesh }: RaftFacts) {
   const byRole = piecesByRole(pieces);
   const sum = (roles: readonly Value[], of: (piece: Piece) => number): number => {
     let total = 0;

@@ -5,7 +5,7 @@ import type { Polygon } from "../../../geometry";
 import { MESH_SHEETS } from "../../../ground";
 import { GROUND_PARAMETERS, type GroundChoices } from "../../../ground/choices";
 import { layerPiece, type Prism } from "../../../ground/prism";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import type { PartContext } from "../../../parts/partKind";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
@@ -50,7 +50,7 @@ export type InGround = {
 };
 
 /** A part in the ground as its formulas stand on it: every layer, every bar, every sheet with its place. */
-export function laidInGround(ground: InGround, { context, library }: Site): LaidPart {
+export function laidInGround(ground: InGround, { context, library }: Site): Layout {
   const { choices, prisms, faces } = ground;
   const longest = longestBar(library.longestSold);
   const many = ground.expectedBars > MOST_BARS;

@@ -8,8 +8,8 @@ import { plateLevels } from "../../../ground/plate/levels";
 import { formworkFaces, platePrisms } from "../../../ground/plate/prisms";
 import type { Plate } from "../../../ground/plate/schema";
 import { plateShape, runLengthNm } from "../../../ground/plate/shape";
-import { plateTold } from "../../../ground/plate/told";
-import type { LaidPart, Site } from "../../../layouts";
+import { plateTold } from "../../../ground/plate/warnings";
+import type { Layout, Site } from "../../../layouts";
 import type { PartContext } from "../../../parts/partKind";
 import { formatLength, plural, toMetres } from "../../../units";
 import { laidInGround } from "./ground";
@@ -42,7 +42,7 @@ function steelOf(plate: Plate, choices: GroundChoices, longest: LongestBar): Pie
 }
 
 /** Lays out a slab or a raft. */
-export function layOutPlate(plate: Plate, _assembly: Assembly, site: Site): LaidPart {
+export function layOutPlate(plate: Plate, _assembly: Assembly, site: Site): Layout {
   const { context } = site;
   const choices = groundChoicesOf(plate, context.system);
   return laidInGround(

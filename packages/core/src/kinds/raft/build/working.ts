@@ -1,5 +1,5 @@
 import { isBar, isLayer, isSheet, type Piece } from "../../../drawing/piece";
-import type { RoleWorking } from "../../../layouts/laidPart";
+import type { RoleWorking } from "../../../layouts/layout";
 import type { PartContext } from "../../../parts/partKind";
 import { formatArea, formatLength, formatVolume } from "../../../units";
 

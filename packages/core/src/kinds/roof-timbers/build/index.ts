@@ -1,6 +1,6 @@
 import type { Assembly } from "../../../assemblies";
 import type { FramingPiece } from "../../../drawing/piece";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { formatLength, NM_PER_MM, pitchWays } from "../../../units";
@@ -39,7 +39,7 @@ const AS_LISTED = problem(
   "These timbers are counted as they are listed: a list holds no trusses. Draw the roof, or take it by totals, to have them counted.",
 );
 
-export function countRoofTimbers(list: RoofTimbers, _assembly: Assembly, { library, context }: Site): LaidPart {
+export function countRoofTimbers(list: RoofTimbers, _assembly: Assembly, { library, context }: Site): Layout {
   const choices = choicesOf(list, context.system);
   const section = timberOf(choices);
   const pieces = list.rows.flatMap((row) => piecesOf(row, list, section(row.role)));

@@ -1,5 +1,5 @@
 import type { Assembly } from "../../../assemblies";
-import type { LaidPart, RoleWorking, Site } from "../../../layouts";
+import type { Layout, RoleWorking, Site } from "../../../layouts";
 import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { formatLength, metres, type Nanometres, piecesAtSpacing, pitchWays } from "../../../units";
@@ -51,7 +51,7 @@ function trussesOf(part: RoofTotals, spacingNm: Nanometres): Map<string, Nanomet
  * Rafters reckoned along the eaves at the spacing, each as long as the roof's area over its eaves: right in all for hips too, where long and
  * short ones go together. Ridges, hips and valleys by their lengths.
  */
-export function reckonRoofTotals(part: RoofTotals, assembly: Assembly, { library, context }: Site): LaidPart {
+export function reckonRoofTotals(part: RoofTotals, assembly: Assembly, { library, context }: Site): Layout {
   const choices = choicesOf(part, context.system);
   const eavesNm = part.eaves.valueNm ?? 0;
   const count =

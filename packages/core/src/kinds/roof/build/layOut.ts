@@ -1,5 +1,5 @@
 import type { Assembly, Value } from "../../../assemblies";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { formatLength, pitchWays, toMetres } from "../../../units";
@@ -70,7 +70,7 @@ const TOO_MANY = problem(
   "This roof comes to more rafters than there can be. Check the unit of its edges.",
 );
 
-export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): LaidPart {
+export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): Layout {
   const { context, library } = site;
   const chosen = choicesOf(roof, context.system);
   const tooMany = expected(roof, chosen) > MOST_TIMBERS;

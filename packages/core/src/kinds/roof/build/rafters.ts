@@ -179,10 +179,10 @@ export function layoutStarts(form: RoofForm, fromEnd: boolean): (face: RoofFace)
 }
 
 /** Middles of what is laid out over a slope at a spacing. */
-export const placesOn = (form: RoofForm, face: RoofFace, layout: Layout, halfWidthMm: number): number[] =>
+export const placesOn = (form: RoofForm, face: RoofFace, layout: RafterLayout, halfWidthMm: number): number[] =>
   placesAlong(face, axesOf(form), layout, halfWidthMm);
 
-export type Layout = { readonly spacingMm: number; readonly fromEnd: boolean };
+export type RafterLayout = { readonly spacingMm: number; readonly fromEnd: boolean };
 
 /** The direction a face and all that run with or against it are laid out along, and where that begins. */
 type Axis = { readonly direction: XY; readonly from: number; readonly to: number };
@@ -231,7 +231,7 @@ function fromFront(face: RoofFace, [least, most]: readonly [number, number], spa
 function placesAlong(
   face: RoofFace,
   axes: readonly Axis[],
-  { spacingMm, fromEnd }: Layout,
+  { spacingMm, fromEnd }: RafterLayout,
   halfWidthMm: number,
 ): number[] {
   const { along } = face.form.line;
@@ -263,7 +263,7 @@ function placesAlong(
 /** The rafters of every slope, opposite each other over a ridge. Ids follow the slope and the place. */
 export function layRafters(
   form: RoofForm,
-  layout: Layout,
+  layout: RafterLayout,
   sections: Sections,
   wanted: (face: RoofFace) => boolean = () => true,
 ): Map<string, FramingPiece[]> {

@@ -1,6 +1,6 @@
 import type { FramingPiece } from "../../../drawing/piece";
 import type { PartContext } from "../../../kinds";
-import type { RoleWorking } from "../../../layouts/laidPart";
+import type { RoleWorking } from "../../../layouts/layout";
 import { formatLength } from "../../../units";
 
 /** Its length; of a tapered strip its two heights as well, of one that is as high all along its height. */

@@ -1,5 +1,5 @@
 import { isInside, type Point, type Polygon, polygonArea, signedArea } from "../../../geometry";
-import { both, bothArea, without } from "../../../geometry/grid";
+import { intersect, intersectArea, without } from "../../../geometry/grid";
 import { NM_PER_MM } from "../../../units";
 import type { Carried, Hole, RoofFace } from "../formTypes";
 import type { PlainSide } from "../overhang";
@@ -41,7 +41,7 @@ function cornersOfOverhangs(
   if (others.length === 0) return [];
   return without(polygon, [own]).flatMap((overhang) =>
     others.flatMap((other) =>
-      both(overhang, other.ring).flatMap((ring) => {
+      intersect(overhang, other.ring).flatMap((ring) => {
         const over = whereOver(ring, other, plane);
         // One high above the other leaves both as they are.
         return whereOver(ring, plane, other).length > 0 ? over : [];
@@ -98,7 +98,7 @@ type Cut = { readonly face: RoofFace; readonly neighbours: readonly Neighbour[];
 function wallSidesIn({ face, neighbours }: Cut, ring: Polygon): PlainSide[] {
   const bounds = { before: face.wallSides, corners: cornersOf(neighbours), isNew: newSides(face, neighbours) };
   return ringsOf(face.wallSides).flatMap((own) =>
-    both(polygonOf(own), ring)
+    intersect(polygonOf(own), ring)
       .filter((each) => signedArea(each) > LEAST_M2)
       .flatMap((each) => sidesOf(face, each, bounds)),
   );
@@ -110,7 +110,7 @@ const cornersOf = (neighbours: readonly Neighbour[]): Point[] => neighbours.flat
 /** What is cut out of a slope, as far as it lies in what is left of it. */
 function holesIn({ holes }: RoofFace, ring: Polygon): Hole[] {
   return holes.flatMap((hole) => {
-    const planAreaM2 = bothArea(ring, polygonOf(hole.ring));
+    const planAreaM2 = intersectArea(ring, polygonOf(hole.ring));
     return planAreaM2 > LEAST_M2 ? [{ ...hole, planAreaM2 }] : [];
   });
 }
@@ -139,7 +139,7 @@ function aboveMiddle({ form: { line } }: RoofFace, { from, to }: PlainSide): Poi
 export function cutFace(face: RoofFace, { neighbours }: Meets, own: Polygon): readonly RoofFace[] {
   const polygon = polygonOf(face.sides);
   const gone = [...goneOf(face, polygon, neighbours, own), ...cornersOfOverhangs(face, polygon, neighbours, own)];
-  if (!gone.some((ring) => bothArea(ring, polygon) > LEAST_M2)) return [face];
+  if (!gone.some((ring) => intersectArea(ring, polygon) > LEAST_M2)) return [face];
   const cut = { face, neighbours, gone };
   const bounds = { before: face.sides, corners: cornersOf(neighbours), isNew: newSides(face, neighbours) };
   return leftOf(face, polygon, gone).map((ring, index): RoofFace => {

@@ -1,5 +1,5 @@
 import { boundsOf, distance, type Point, type Polygon, polygonArea, signedArea } from "../../../geometry";
-import { both, withoutRings } from "../../../geometry/grid";
+import { intersect, withoutRings } from "../../../geometry/grid";
 import type { XY, XYZ } from "../../../geometry/skeleton";
 import { NM_PER_MM } from "../../../units";
 import type { RoofFace } from "../formTypes";
@@ -41,7 +41,7 @@ export function leftOf(face: RoofFace, polygon: Polygon, removed: readonly Polyg
   });
   const places = [...new Set([-FAR_NM, ...cuts, FAR_NM])].toSorted((a, b) => a - b);
   return places.slice(1).flatMap((to, index) =>
-    both(polygon, strip(face, places[index] ?? -FAR_NM, to))
+    intersect(polygon, strip(face, places[index] ?? -FAR_NM, to))
       .filter((ring) => polygonArea(ring) > LEAST_M2)
       .flatMap((ring) => leftOf(face, ring, removed, depth + 1)),
   );

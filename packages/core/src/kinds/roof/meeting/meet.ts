@@ -1,5 +1,5 @@
 import { type Polygon, polygonArea } from "../../../geometry";
-import { both, bothArea, without } from "../../../geometry/grid";
+import { intersect, intersectArea, without } from "../../../geometry/grid";
 import type { XYZ } from "../../../geometry/skeleton";
 import { ownValue } from "../../../records/ownValue";
 import { NM_PER_MM } from "../../../units";
@@ -21,9 +21,9 @@ function standsIn({ what, tops }: Neighbour, faces: readonly RoofFace[]): Stands
   if (what === "slopes") return "through";
   const shares = faces.map((face) => {
     const polygon = polygonOf(face.sides);
-    const under = tops.flatMap(({ ring }) => both(ring, polygon));
+    const under = tops.flatMap(({ ring }) => intersect(ring, polygon));
     const below = tops.flatMap((top) => whereOver(top.ring, top, gradientOf(face.form)));
-    const sum = (rings: readonly Polygon[]) => rings.reduce((total, ring) => total + bothArea(ring, polygon), 0);
+    const sum = (rings: readonly Polygon[]) => rings.reduce((total, ring) => total + intersectArea(ring, polygon), 0);
     return { whole: sum(under), below: sum(below) };
   });
   const whole = shares.reduce((sum, each) => sum + each.whole, 0);
@@ -34,7 +34,7 @@ function standsIn({ what, tops }: Neighbour, faces: readonly RoofFace[]): Stands
 
 /** A part of a slope that hangs in the air beyond what it ran into is none. */
 const touches = (face: RoofFace, outline: Polygon): boolean =>
-  bothArea(polygonOf(face.sides), outline) > LEAST_M2 || face.dormerId !== undefined;
+  intersectArea(polygonOf(face.sides), outline) > LEAST_M2 || face.dormerId !== undefined;
 
 /** Where lower roofs lie over a slope, within the line of its own walls. */
 function coveredOf(face: RoofFace, neighbours: readonly Neighbour[], outline: Polygon): Covered[] {
@@ -44,8 +44,8 @@ function coveredOf(face: RoofFace, neighbours: readonly Neighbour[], outline: Po
     const rings = over
       .filter(({ ring }) => boxesMeet(ring, polygon))
       .flatMap((top) => whereOver(top.ring, top, plane))
-      .flatMap((ring) => both(ring, polygon))
-      .flatMap((ring) => both(ring, outline))
+      .flatMap((ring) => intersect(ring, polygon))
+      .flatMap((ring) => intersect(ring, outline))
       .filter((ring) => polygonArea(ring) > LEAST_M2);
     if (rings.length === 0) return [];
     return [{ by: name, rings, planAreaM2: rings.reduce((sum, ring) => sum + polygonArea(ring), 0) }];

@@ -1,13 +1,13 @@
 import type { Point, Polygon } from "../../../geometry";
 import { ownValue } from "../../../records/ownValue";
 import { NM_PER_MM } from "../../../units";
-import type { PlacedEdge } from "../outline";
+import type { RoofEdgeOnPlan } from "../outline";
 import type { RunsOn } from "./types";
 
 type Line = { readonly x: number; readonly y: number; readonly offset: number };
 
 /** Of an edge moved out: its outside is on the right. */
-function lineOf({ from, to }: PlacedEdge, outNm: number): Line {
+function lineOf({ from, to }: RoofEdgeOnPlan, outNm: number): Line {
   const length = Math.hypot(to.xNm - from.xNm, to.yNm - from.yNm) || 1;
   const [x, y] = [(to.yNm - from.yNm) / length, -(to.xNm - from.xNm) / length];
   return { x, y, offset: x * from.xNm + y * from.yNm + outNm };
@@ -23,7 +23,7 @@ function meet(a: Line, b: Line): Point | undefined {
 }
 
 /** An outline whose edges that run into another roof are moved out as far as they run on; the corners beside them go along. */
-export function runOn(edges: readonly PlacedEdge[], runsOnMm: RunsOn): readonly PlacedEdge[] {
+export function runOn(edges: readonly RoofEdgeOnPlan[], runsOnMm: RunsOn): readonly RoofEdgeOnPlan[] {
   if (Object.keys(runsOnMm).length === 0) return edges;
   const lines = edges.map((placed) => lineOf(placed, (ownValue(runsOnMm, placed.edge.id) ?? 0) * NM_PER_MM));
   const corners = edges.map(({ from }, index): Point => {
@@ -39,7 +39,7 @@ export function runOn(edges: readonly PlacedEdge[], runsOnMm: RunsOn): readonly 
 }
 
 /** How far the corners of another outline lie beyond an edge, straight out from it; 0 where it lies nowhere before it. Millimetres. */
-export function reachBeyond(placed: PlacedEdge, outline: Polygon): number {
+export function reachBeyond(placed: RoofEdgeOnPlan, outline: Polygon): number {
   const line = lineOf(placed, 0);
   const { from, to } = placed;
   const length = Math.hypot(to.xNm - from.xNm, to.yNm - from.yNm) || 1;

@@ -13,7 +13,7 @@ export type LaidSheets = {
   readonly fixings: (edgeNm: Nanometres, fieldNm: Nanometres) => number;
 };
 
-type Told = {
+type StudWallFacts = {
   readonly sheets: (role: string) => LaidSheets | undefined;
   /** Face of the frame, square metres: what it takes off insulation. */
   readonly frameM2: number;
@@ -22,7 +22,7 @@ type Told = {
 
 /** What the functions of `STUD_WALL_FUNCTIONS` come to on a wall. */
 export const wallAnswers =
-  ({ sheets, frameM2, profile }: Told) =>
+  ({ sheets, frameM2, profile }: StudWallFacts) =>
   (name: string, [first, second, third]: readonly Value[]): number | undefined => {
     switch (name) {
       case "sheets":

@@ -1,6 +1,6 @@
 import type { Assembly, FramingRules } from "../../../assemblies";
 import type { FramingPiece } from "../../../drawing/piece";
-import type { RoleWorking } from "../../../layouts/laidPart";
+import type { RoleWorking } from "../../../layouts/layout";
 import { formatLength, formatRunningLength, formatSpacing, type MeasuringSystem } from "../../../units";
 import { type FramingRole, framingOf, type PartContext, type StudWall, type WorkingStep } from "../..";
 import type { LongestPlate } from "./frame";

@@ -1,6 +1,6 @@
 import type { Assembly } from "../../../assemblies";
 import type { FramingPiece, HardwarePiece, SheetPiece } from "../../../drawing/piece";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { type Nanometres, NM_PER_M } from "../../../units";
@@ -8,13 +8,13 @@ import { ALONE, framingOf, profileOf, SHEET_ROLES, type StudWall, studWallKind }
 import { type LaidSheets, wallAnswers } from "./answers";
 import { framingWorking } from "./framingWorking";
 import { layoutStudWall } from "./index";
-import { framingChoices, settledChoices } from "./settledChoices";
+import { framingChoices, settledFraming } from "./settledFraming";
 import { laidSheets, m2, sheetsOf, sheetWorking } from "./sheets";
 import { tooManyPieces } from "./tooManyPieces";
 import { wallWords } from "./words";
 
 /** Lays out one stud wall. Without framing rules there is nothing to lay out. */
-export function layOutStudWall(wall: StudWall, assembly: Assembly, { library, context }: Site): LaidPart {
+export function layOutStudWall(wall: StudWall, assembly: Assembly, { library, context }: Site): Layout {
   const framing = framingOf(wall, context.system);
   const shared = {
     choices: framingChoices(framing),
@@ -35,7 +35,7 @@ export function layOutStudWall(wall: StudWall, assembly: Assembly, { library, co
     const laid = { ...laidOutOf(wall, [], [], [], []), sheetSize };
     return { ...shared, pieces: [], draw: drawn, laid, workingOf: () => undefined, problems: [tooMany] };
   }
-  const { longestPlate, sheetOf } = settledChoices(wall, framing, assembly, library);
+  const { longestPlate, sheetOf } = settledFraming(wall, framing, assembly, library);
   const laidOut = layoutStudWall(wall, assembly.framing, context, longestPlate);
   const sheets = sheetsOf(wall, framing, assembly, library.sheets, sheetOf);
   const { pieces, hardware, tally } = laidOut;

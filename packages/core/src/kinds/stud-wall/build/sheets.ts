@@ -1,6 +1,6 @@
 import { type Assembly, fixingsInSheet, type SheetBook } from "../../../assemblies";
 import { type LaidOutSheets, layoutSheets, type SheetPiece, sheetPieces } from "../../../layouts";
-import type { RoleWorking } from "../../../layouts/laidPart";
+import type { RoleWorking } from "../../../layouts/layout";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { areaOf, formatLength, type Nanometres, soMany } from "../../../units";

@@ -1,6 +1,6 @@
 import { type Assembly, type FramingRules, fixingsInSheet, type Library } from "../../../assemblies";
 import type { Site } from "../../../layouts";
-import type { LaidPart, RoleWorking } from "../../../layouts/laidPart";
+import type { Layout, RoleWorking } from "../../../layouts/layout";
 import { ownValue } from "../../../records/ownValue";
 import { areaOf, type Nanometres, piecesAtSpacing, plural, spacesIn, toMetres, wholePacks } from "../../../units";
 import {
@@ -17,7 +17,7 @@ import {
 } from "../..";
 import { boltPlaces, headerFor, type LongestPlate, spliceSpan } from "../../stud-wall/build";
 import { type LaidSheets, wallAnswers } from "../../stud-wall/build/answers";
-import { framingChoices, type SettledChoices, settledChoices } from "../../stud-wall/build/settledChoices";
+import { framingChoices, type SettledFraming, settledFraming } from "../../stud-wall/build/settledFraming";
 import { tooManyInAll } from "../../stud-wall/build/tooManyPieces";
 import { boardWords } from "../../stud-wall/build/words";
 
@@ -100,7 +100,7 @@ function reckonedSheets(
   assembly: Assembly,
   library: Library,
   role: string,
-  sheetOf: SettledChoices["sheetOf"],
+  sheetOf: SettledFraming["sheetOf"],
 ): LaidSheets | undefined {
   const { sheathed, boardsNear, boardsFar, spacing } = framing;
   const byRole = new Map([
@@ -129,9 +129,9 @@ const levelProfile = ({ length, height }: WallTotals): Profile => [
 ];
 
 /** Walls by totals, for the same assemblies as a drawn wall. */
-export function reckonWallTotals(part: WallTotals, assembly: Assembly, { library, context }: Site): LaidPart {
+export function reckonWallTotals(part: WallTotals, assembly: Assembly, { library, context }: Site): Layout {
   const framing = framingOf(part, context.system);
-  const { longestPlate, sheetOf } = settledChoices(part, framing, assembly, library);
+  const { longestPlate, sheetOf } = settledFraming(part, framing, assembly, library);
   const tooMany = tooManyInAll(part, framing);
   const lengths =
     assembly.framing && !tooMany

@@ -1,5 +1,5 @@
-import { type Assembly, NOTHING_LAID_OUT, slotValues } from "../../../assemblies";
-import type { LaidPart, Site } from "../../../layouts";
+import { type Assembly, NOTHING_TO_ANSWER, slotValues } from "../../../assemblies";
+import type { Layout, Site } from "../../../layouts";
 import { type Problem, problem } from "../../../problems/problem";
 import { ownValue } from "../../../records/ownValue";
 import { dryAmounts } from "../amounts";
@@ -36,12 +36,12 @@ function told(part: Waterproofing, { channel, wallsBy, floorBy }: WaterproofingC
 }
 
 /** Nothing is placed: what is counted follows from areas, lengths and numbers, by the choices that the drawing shows. */
-export function layOutWaterproofing(part: Waterproofing, _assembly: Assembly, { context, library }: Site): LaidPart {
+export function layOutWaterproofing(part: Waterproofing, _assembly: Assembly, { context, library }: Site): Layout {
   const choices = waterproofingChoicesOf(part, context.system);
   return {
     pieces: [],
     draw: () => drawWaterproofing(part, context),
-    laid: { ...NOTHING_LAID_OUT, sheetSize: (sizeId) => ownValue(library.sheets, sizeId) },
+    laid: { ...NOTHING_TO_ANSWER, sheetSize: (sizeId) => ownValue(library.sheets, sizeId) },
     choices: slotValues(WATERPROOFING_PARAMETERS, choices),
     reckoned: false,
     repeats: 1,

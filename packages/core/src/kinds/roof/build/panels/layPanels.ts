@@ -3,7 +3,7 @@ import type { PlanShape } from "../../../../drawing/drawing";
 import type { SheetPiece } from "../../../../drawing/piece";
 import { areaOfRing, type XY, type XYZ } from "../../../../geometry/skeleton";
 import { nestPieces } from "../../../../layouts";
-import { type Laid, layInCourses } from "../../../../layouts/sheets/overOutline";
+import { layInCourses, type OutlineSheet } from "../../../../layouts/sheets/overOutline";
 import { type Nanometres, NM_PER_MM, toMetres } from "../../../../units";
 import type { RoofFace, RoofForm } from "../../form";
 import { frameOfSlope } from "../../skin";
@@ -47,7 +47,7 @@ function flattened(face: RoofFace, ring: readonly { readonly from: XYZ }[]): XY[
   });
 }
 
-type OnSlope = Laid & { readonly face: RoofFace; readonly id: string; readonly startMm: number };
+type OnSlope = OutlineSheet & { readonly face: RoofFace; readonly id: string; readonly startMm: number };
 
 /** A flat at the top is a slope of no pitch. */
 function onSlopes(form: RoofForm, { size, fromEnd }: PanelOptions): OnSlope[] {

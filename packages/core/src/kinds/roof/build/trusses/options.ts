@@ -1,8 +1,8 @@
 import type { Section } from "../../../../kinds";
-import type { Layout } from "../rafters";
+import type { RafterLayout } from "../rafters";
 
 export type Trusses = {
-  readonly layout: Layout;
+  readonly layout: RafterLayout;
   readonly chord: Section;
   /** From the wall at a hip to the girder that carries its jacks, level. */
   readonly setbackMm: number;

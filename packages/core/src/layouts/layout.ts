@@ -1,4 +1,4 @@
-import type { LaidOut, Value } from "../assemblies";
+import type { LayoutAnswers, Value } from "../assemblies";
 import type { Drawing } from "../drawing/drawing";
 import type { Piece } from "../drawing/piece";
 import type { MeasureWorking, WorkingSource } from "../kinds";
@@ -14,11 +14,11 @@ export type ComparedCount = { readonly what: string; readonly laidOut: number; r
 export type PanelFacts = { readonly bought: number; readonly offcutM2: number; readonly looseJoints: number };
 
 /** A part with whatever an assembly lays out on it: what its formulas stand on. */
-export type LaidPart = {
+export type Layout = {
   readonly pieces: readonly Piece[];
   /** Made when it is asked for: only the part on screen is looked at. */
   readonly draw: () => Drawing;
-  readonly laid: LaidOut;
+  readonly laid: LayoutAnswers;
   /** The timber of what is reckoned without a place, by its role; the part's stud size where a kind does not say. */
   readonly timberOf?: (role: string) => string;
   /** Choices that every such part has, by the names formulas use. */

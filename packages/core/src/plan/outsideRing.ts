@@ -1,6 +1,6 @@
 import { distance, dot, headingFrom, leftOf, type Point } from "../geometry";
 import { MOST_EDGES, measured } from "../kinds";
-import type { PlacedEdge, WalkedEdge } from "../parts/walkedOutline";
+import type { OutlineEdgeOnPlan, WalkedEdge } from "../parts/walkedOutline";
 import { millimetres, type Nanometres } from "../units";
 import { type FootprintEdge, footprintEdges } from "./footprintEdges";
 import type { StoreyPlan } from "./storeyPlan";
@@ -49,7 +49,7 @@ export function outsideRing(storey: StoreyPlan): readonly FootprintEdge[] {
 export function edgesOverRing<E extends WalkedEdge>(
   ring: readonly FootprintEdge[],
   edges: readonly E[],
-  before: readonly PlacedEdge<E>[],
+  before: readonly OutlineEdgeOnPlan<E>[],
   fresh: (id: string) => E,
 ): E[] {
   const left = new Set(before);
@@ -57,7 +57,10 @@ export function edgesOverRing<E extends WalkedEdge>(
     const next = ring[(index + 1) % ring.length] ?? side;
     const best = [...left]
       .map((placed) => ({ placed, nm: sharedNm(side, placed) }))
-      .reduce<{ placed: PlacedEdge<E>; nm: number } | undefined>((a, b) => (b.nm > (a?.nm ?? 0) ? b : a), undefined);
+      .reduce<{ placed: OutlineEdgeOnPlan<E>; nm: number } | undefined>(
+        (a, b) => (b.nm > (a?.nm ?? 0) ? b : a),
+        undefined,
+      );
     if (best) left.delete(best.placed);
     const kept = best?.placed.edge ?? fresh(freshId(index, edges));
     return { ...kept, length: measured(side.lengthNm, ""), turnDegrees: turnOf(degreesOf(side), degreesOf(next)) };

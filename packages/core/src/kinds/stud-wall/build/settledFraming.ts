@@ -29,19 +29,19 @@ export function framingChoices(framing: FramingChoices): ReadonlyMap<string, Val
 type Framed = { readonly choices: Readonly<Record<string, Scalar>> };
 
 /** What laying out asks beyond framing itself, by the same settled choices that the rules are worked out with. */
-export type SettledChoices = {
+export type SettledFraming = {
   /** Which sheet a parameter stands for. */
   readonly sheetOf: (parameter: string) => string;
   /** The longest piece that plates of a role can be: what they are cut from is sold so long; else the assembly's own. */
   readonly longestPlate: (role: FramingRole) => Nanometres;
 };
 
-export function settledChoices(
+export function settledFraming(
   part: Framed,
   choices: FramingChoices,
   assembly: Assembly,
   library: Library,
-): SettledChoices {
+): SettledFraming {
   const framing = framingChoices(choices);
   const { settled } = settleParameters(assembly, part.choices, library.standard, framing, library);
   const choiceOf = (name: string) => String(settled.get(name)?.value ?? framing.get(name) ?? "");

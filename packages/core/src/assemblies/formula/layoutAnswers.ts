@@ -5,7 +5,7 @@ export type Value = number | boolean | string;
 export type SheetDimensions = { readonly widthNm: Nanometres; readonly heightNm: Nanometres };
 
 /** What formulas can ask of the pieces that were laid out. */
-export type LaidOut = {
+export type LayoutAnswers = {
   /** Lengths of the pieces of a role, one entry a piece; empty where there are none. */
   readonly lengthsNm: (role: string) => readonly Nanometres[];
   /** How many pieces of a role there are, where that is more than their lengths: units of masonry in a run. */
@@ -16,7 +16,7 @@ export type LaidOut = {
   readonly sheetSize: (sizeId: string) => SheetDimensions | undefined;
 };
 
-export const NOTHING_LAID_OUT: LaidOut = {
+export const NOTHING_TO_ANSWER: LayoutAnswers = {
   lengthsNm: () => [],
   ask: () => undefined,
   sheetSize: () => undefined,
