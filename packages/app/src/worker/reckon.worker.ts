@@ -49,7 +49,7 @@ import {
   withItems,
   withTables,
 } from "@wide-porch/core/reckoning";
-import { library as starters } from "@wide-porch/library";
+import { book } from "@wide-porch/library/book";
 import { expose } from "comlink";
 import { CountCache } from "./countCache";
 import { CutCache } from "./cutCache";
@@ -104,7 +104,7 @@ type ReckoningSession = {
 /** One for each job page that asks; a new page starts from nothing. */
 const sessions = new Map<string, ReckoningSession>();
 
-const libraryWith = ({ assemblies, standard }: Rules): Library => ({ ...starters, assemblies, standard });
+const libraryWith = ({ assemblies, standard }: Rules): Library => ({ ...book, assemblies, standard });
 
 const estimateOf = ({ job, parts, priceList, ...rules }: PricedBy): Estimate => ({
   job,
@@ -119,7 +119,8 @@ function sessionOf(name: string): ReckoningSession {
     cuts: new CutCache(),
     sheets: new JobSheets(),
     planner: new Planner(),
-    library: starters,
+    // Nothing to build by until the page has said what its company builds by.
+    library: libraryWith({ assemblies: [], standard: undefined }),
     priceList: [],
     parts: [],
     counted: undefined,
