@@ -62,6 +62,13 @@ module.exports = {
     { name: "app-not-server", severity: "error", from: { path: "^packages/app" }, to: { path: "^packages/server" } },
     { name: "server-not-app", severity: "error", from: { path: "^packages/server" }, to: { path: "^packages/app" } },
     {
+      name: "migrations-stand-alone",
+      comment: "a migration is what it was: today's starters and records would make it another",
+      severity: "error",
+      from: { path: "^packages/server/src/database/.*[sS]tarters", pathNot: "\\.test\\.ts$" },
+      to: { path: ["^library", "^packages/core"] },
+    },
+    {
       name: "core-by-its-door",
       comment: "other packages import core by its two doors",
       severity: "error",

@@ -1,9 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { jobRecord, readStored, readStoredPart, startJob } from "@wide-porch/core";
-import { starterAssemblies, starterCompanySettings } from "@wide-porch/library";
+import { starterCompanySettings } from "@wide-porch/library";
 import { jsonOf, ownDatabase } from "../testing/ownDatabase";
 import { newWall } from "../testing/testServer";
 import { Assemblies1764200000000 } from "./assemblies";
+import brought from "./starters/assemblies.json";
 
 const database = ownDatabase();
 
@@ -72,7 +73,7 @@ describe("a database from before assemblies", () => {
       value: { schemaVersion: 6, standard: null, quote: { pictures: [] }, cutting: { yard: [] } },
     });
     const [{ count }] = await runner.query("SELECT COUNT(*) AS count FROM assembly WHERE companyId = ?", [companyId]);
-    expect(Number(count)).toBe(starterAssemblies.length);
+    expect(Number(count)).toBe(brought.assemblies.length);
     await runner.release();
   });
 });

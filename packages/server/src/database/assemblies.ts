@@ -1,5 +1,6 @@
-import { starterAssemblies, starterPriceList, starterStandards } from "@wide-porch/library";
 import type { MigrationInterface, QueryRunner } from "typeorm";
+import brought from "./starters/assemblies.json";
+import { bring } from "./starters/bring";
 
 const versionsTable = (name: string): string =>
   `CREATE TABLE IF NOT EXISTS ${name} (
@@ -14,28 +15,10 @@ export class Assemblies1764200000000 implements MigrationInterface {
 
   async up(runner: QueryRunner): Promise<void> {
     for (const name of ["assembly", "house_standard"]) await runner.query(versionsTable(name));
-    const companies: { id: string }[] = await runner.query("SELECT id FROM company");
-    for (const { id } of companies) await addStarters(runner, id);
+    await bring(runner, brought);
   }
 
   async down(runner: QueryRunner): Promise<void> {
     for (const name of ["house_standard", "assembly"]) await runner.query(`DROP TABLE ${name}`);
-  }
-}
-
-async function addStarters(runner: QueryRunner, companyId: string): Promise<void> {
-  const add = (table: string, each: { system: string; id: string; version: number }) =>
-    runner.query(
-      `INSERT IGNORE INTO ${table} (companyId, system, id, version, data, createdAt) VALUES (?, ?, ?, ?, ?, NOW(3))`,
-      [companyId, each.system, each.id, each.version, JSON.stringify(each)],
-    );
-  for (const each of starterAssemblies) await add("assembly", each);
-  for (const each of starterStandards) await add("house_standard", each);
-  for (const item of starterPriceList) {
-    await runner.query("INSERT IGNORE INTO price_item (companyId, code, revision, data) VALUES (?, ?, 1, ?)", [
-      companyId,
-      item.code,
-      JSON.stringify(item),
-    ]);
   }
 }

@@ -2,6 +2,7 @@ import { randomUUID } from "node:crypto";
 import { starterCompanySettings } from "@wide-porch/library";
 import { ownDatabase } from "../testing/ownDatabase";
 import { RoofStarters1764700000000 } from "./roofStarters";
+import brought from "./starters/roof.json";
 
 const database = ownDatabase();
 
@@ -28,7 +29,7 @@ describe("a company from before roofs", () => {
     const [row] = await runner.query("SELECT settings FROM company WHERE id = ?", [companyId]);
     const settings = typeof row.settings === "string" ? JSON.parse(row.settings) : row.settings;
     expect(settings.pricing.tasks[0]).toEqual(own);
-    expect(settings.pricing.tasks).toHaveLength(pricing.tasks.length);
+    expect(settings.pricing.tasks).toHaveLength(brought.tasks.length);
     expect(settings.pricing.tasks.map(({ id }: { id: string }) => id)).toContain("rafters");
     await runner.release();
   });
