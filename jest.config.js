@@ -8,9 +8,9 @@ const node = (displayName, roots, extra = {}) => ({
   roots,
   testEnvironment: "node",
   testMatch: ["**/*.test.ts"],
-  // The library of solids comes as a module only.
-  transform: { "^.+\\.tsx?$": swc, "manifold-3d/manifold\\.js$": swc },
-  transformIgnorePatterns: ["/node_modules/(?!manifold-3d/)"],
+  // The libraries of solids and of polygons come as modules only.
+  transform: { "^.+\\.tsx?$": swc, "(manifold-3d/manifold|clipper2-ts/dist/.+)\\.js$": swc },
+  transformIgnorePatterns: ["/node_modules/(?!manifold-3d/|clipper2-ts/)"],
   ...extra,
 });
 

@@ -7,6 +7,6 @@ module.exports = {
   testMatch: ["**/*.test.ts", "**/*.test.tsx"],
   // Icons and dialogs come as modules of a kind that Node does not take as they are.
   transformIgnorePatterns: transformIgnorePatterns.map((each) =>
-    each.replace("(.pnpm|", "(.pnpm|lucide-react-native|three|@rn-primitives|"),
+    each.replace("(.pnpm|", "(.pnpm|lucide-react-native|three|clipper2-ts|@rn-primitives|"),
   ),
 };

@@ -1,11 +1,8 @@
 import { ALONE, type PartCount } from "@wide-porch/core";
-import { SlotChoices } from "../../assembly/SlotChoices";
 import { AnyDrawing } from "../../components/AnyDrawing";
 import { useLatestCount } from "../../job/JobContext";
 import { FigureList } from "../../measure/FigureList";
-import { LiveCount } from "../../measure/LiveCount";
-import { PartLayout } from "../../measure/PartLayout";
-import { PartName } from "../../measure/PartName";
+import { PartFrame } from "../../measure/PartFrame";
 import { usePartFigures } from "../../measure/usePartFigures";
 import type { Fence } from "./index";
 
@@ -15,7 +12,8 @@ export default function FenceScreen({ part }: { readonly part: Fence }) {
   const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
   const drawing = useLatestCount(part.id)?.drawing ?? kind.draw(part, context, ALONE);
   return (
-    <PartLayout
+    <PartFrame
+      part={part}
       drawing={(heightPx) => (
         <AnyDrawing
           drawing={drawing}
@@ -26,14 +24,9 @@ export default function FenceScreen({ part }: { readonly part: Fence }) {
         />
       )}
       pad={pad}
-      lists={
-        <>
-          <PartName part={part} />
-          <LiveCount partId={part.id} say={say} />
-          <FigureList slots={slots} activePath={active} onOpen={show} title="Fence" />
-          <SlotChoices part={part} onChange={change} />
-        </>
-      }
-    />
+      built={{ say, onChange: change }}
+    >
+      <FigureList slots={slots} activePath={active} onOpen={show} title="Fence" />
+    </PartFrame>
   );
 }

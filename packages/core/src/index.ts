@@ -37,7 +37,6 @@ export {
   plainSet,
   type RuleSupply,
   readTable,
-  settleBy,
   settleParameters,
   settlePart,
   sheetSizeSchema,

@@ -1,12 +1,20 @@
+import { zodResolver } from "@hookform/resolvers/zod";
 import { MOST_REGISTERS } from "@wide-porch/core";
-import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { View } from "react-native";
+import { z } from "zod";
 import type { Company } from "../api/records";
 import { Button, IconButton } from "../components/Button";
-import { Faint, Strong, Title, Warning } from "../components/Text";
-import { TextField } from "../components/TextField";
+import { FormEntry } from "../components/FormEntry";
+import { Faint, Strong, Title } from "../components/Text";
 import { X } from "../icons";
 import { useChangeCompany } from "./changeCompany";
+
+const registerSchema = z.object({
+  name: z.string().trim().min(1, "Type what it is.").max(40),
+  number: z.string().trim().min(1, "Type the number.").max(60),
+});
+const EMPTY = { name: "", number: "" };
 
 type Register = Company["profile"]["registers"][number];
 
@@ -38,38 +46,32 @@ export function Registers({ registers }: { readonly registers: readonly Register
 }
 
 function AddRegister({ onAdd }: { onAdd: (register: Register) => void }) {
-  const [name, setName] = useState("");
-  const [number, setNumber] = useState("");
-  const [problem, setProblem] = useState<string>();
-  const add = () => {
-    const register = { name: name.trim().slice(0, 40), number: number.trim().slice(0, 60) };
-    const lacks = register.name === "" || register.number === "";
-    setProblem(lacks ? "Type what it is, and the number." : undefined);
-    if (lacks) return;
-    onAdd(register);
-    setName("");
-    setNumber("");
-  };
+  const { control, handleSubmit, reset } = useForm({ resolver: zodResolver(registerSchema), defaultValues: EMPTY });
+  const add = () =>
+    void handleSubmit((register) => {
+      onAdd(register);
+      reset(EMPTY);
+    })();
   return (
-    <View className="gap-2">
+    <View role="form" aria-label="A number on quotes" className="gap-2">
       <View className="flex-row flex-wrap gap-2">
-        <TextField
-          boxClassName="min-w-32 flex-1"
+        <FormEntry
+          control={control}
+          name="name"
           label="What it is"
-          value={name}
-          onChangeText={setName}
-          maxLength={40}
-        />
-        <TextField
           boxClassName="min-w-32 flex-1"
+          onEnter={add}
+          more={{ maxLength: 40 }}
+        />
+        <FormEntry
+          control={control}
+          name="number"
           label="Number"
-          value={number}
-          onChangeText={setNumber}
-          onSubmitEditing={add}
-          maxLength={60}
+          boxClassName="min-w-32 flex-1"
+          onEnter={add}
+          more={{ maxLength: 60 }}
         />
       </View>
-      {problem ? <Warning role="alert">{problem}</Warning> : null}
       <Button label="Add a number" kind="plain" onPress={add} />
     </View>
   );

@@ -1,3 +1,4 @@
+import { zodResolver } from "@hookform/resolvers/zod";
 import {
   ASSEMBLY_PARTS,
   type Assembly,
@@ -13,16 +14,18 @@ import {
 } from "@wide-porch/core";
 import { type Href, Link, useRouter } from "expo-router";
 import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { Pressable, ScrollView, View } from "react-native";
+import { z } from "zod";
 import type { AssemblyRecord } from "../api/records";
 import { seesCosts, useSession } from "../api/session";
 import { Button } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { FileButton } from "../components/FileButton";
+import { FormEntry } from "../components/FormEntry";
 import { PageBar } from "../components/PageBar";
 import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
 import { Plus } from "../icons";
 import { useAssemblies } from "../job/rules";
@@ -123,19 +126,18 @@ function useBegin() {
   };
 }
 
+const nameSchema = z.object({ name: z.string().trim().min(1, "Give it a name first.").max(80, "At most 80 letters.") });
+
 function StartSheet({ system, records, onClose }: StartProps) {
   const begin = useBegin();
-  const [name, setName] = useState("");
-  const [tried, setTried] = useState(false);
+  const { control, handleSubmit } = useForm({ resolver: zodResolver(nameSchema), defaultValues: { name: "" } });
   const [copying, setCopying] = useState(false);
   const taken = new Set(records.map((each) => each.assembly.id));
-  const start = (make: (id: string, name: string) => Assembly) => {
-    setTried(true);
-    const plain = name.trim();
-    if (plain === "") return;
-    onClose();
-    begin(make(assemblyId(plain, taken), plain));
-  };
+  const start = (make: (id: string, name: string) => Assembly) =>
+    void handleSubmit(({ name }) => {
+      onClose();
+      begin(make(assemblyId(name, taken), name));
+    })();
   const starts = [
     {
       label: "A plain set",
@@ -150,12 +152,7 @@ function StartSheet({ system, records, onClose }: StartProps) {
   ];
   return (
     <Sheet open onClose={onClose} title="Write an assembly">
-      <TextField
-        label="What is it called?"
-        value={name}
-        onChangeText={setName}
-        problem={tried && name.trim() === "" ? "Give it a name first." : undefined}
-      />
+      <FormEntry control={control} name="name" label="What is it called?" />
       <View>
         {starts.map(({ label, words, make }) => (
           <StartRow key={label} label={label} words={words} onPress={() => start(make)} />

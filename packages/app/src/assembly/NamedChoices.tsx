@@ -1,4 +1,13 @@
-import { type AssemblyParameter, builderOf, kindOf, type Part, type Problem, type Scalar } from "@wide-porch/core";
+import {
+  type AssemblyParameter,
+  builderOf,
+  kindOf,
+  type Part,
+  type Problem,
+  type Scalar,
+  settleParameters,
+} from "@wide-porch/core";
+import { book } from "@wide-porch/library/book";
 import type { ReactNode } from "react";
 import { View } from "react-native";
 import { useJob } from "../job/JobContext";
@@ -24,10 +33,10 @@ export function NamedChoices({ part, names, onChange, under }: Props) {
   const slot = kindOf(part).slot;
   const builder = builderOf(part, context.system, rules);
   const asked = names.flatMap((name) => builder?.parameters.filter((each) => each.name === name) ?? []);
-  if (!slot || asked.length === 0) return null;
-  const { choices } = slot.of(part);
+  if (!slot || !builder || asked.length === 0) return null;
+  const { settled } = settleParameters(builder, slot.of(part).choices, rules.standard, undefined, book);
   return asked.map((parameter) => {
-    const value = choices[parameter.name] ?? parameter.default;
+    const value = settled.get(parameter.name)?.value ?? parameter.default;
     return (
       <View key={parameter.name} className="gap-2">
         <ParameterField

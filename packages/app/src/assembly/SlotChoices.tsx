@@ -11,8 +11,10 @@ import {
   type Problem,
   type Scalar,
   type SlotParameter,
-  settleBy,
+  settleParameters,
+  settlePart,
 } from "@wide-porch/core";
+import { book } from "@wide-porch/library/book";
 import { memo, useState } from "react";
 import { View } from "react-native";
 import { Button } from "../components/Button";
@@ -63,7 +65,7 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
       </View>
     );
   }
-  const settled = settleBy(part, builder, rules.standard);
+  const settled = settlePart(part, context.system, rules);
   const values = slot.values(settled);
   const assumed = slot.assumed(settled);
   const choose = (name: string, value: Scalar) =>
@@ -89,8 +91,8 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
     );
   };
   const open = slot.parameters.filter(({ applies }) => applies?.(values) ?? true);
-  const ownNames = new Set(slot.parameters.map((each) => each.name));
-  const { choices } = slot.of(part);
+  // What the assembly asks besides, by the same rule as it is counted: the part's, else the house's, else its own.
+  const others = settleParameters(builder, slot.of(part).choices, rules.standard, values, book).settled;
   return (
     <View className="gap-4">
       <Title level={2}>How it is built</Title>
@@ -107,12 +109,12 @@ export const SlotChoices = memo(function SlotChoices({ part, onChange }: Props) 
         <>
           {open.filter((each) => !each.asked).map(field)}
           {builder.parameters
-            .filter((parameter) => !ownNames.has(parameter.name))
+            .filter((parameter) => others.has(parameter.name))
             .map((parameter) => (
               <ParameterField
                 key={parameter.name}
                 parameter={parameter}
-                value={choices[parameter.name] ?? parameter.default}
+                value={others.get(parameter.name)?.value ?? parameter.default}
                 assumed={false}
                 system={context.system}
                 books={context}

@@ -2,11 +2,10 @@ import { assemblyId, type HouseStandard, type MeasuringSystem } from "@wide-porc
 import { useState } from "react";
 import { ScrollView, View } from "react-native";
 import { seesCosts, useSession } from "../api/session";
-import { Button } from "../components/Button";
+import { AddEntry } from "../components/AddEntry";
 import { Choice } from "../components/Choice";
 import { PageBar } from "../components/PageBar";
 import { Body } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { Pending } from "../components/Waiting";
 import { Plus } from "../icons";
 import { StandardForm } from "./StandardForm";
@@ -22,15 +21,12 @@ export function StandardsScreen() {
   const session = useSession().data;
   const list = useStandards();
   const [system, setSystem] = useState<MeasuringSystem>("imperial");
-  const [name, setName] = useState("");
   const [started, setStarted] = useState<HouseStandard>();
   if (!session) return null;
   const mayChange = seesCosts(session);
   const records = (list.data?.items ?? []).filter((each) => each.standard.system === system);
-  const start = () => {
+  const start = (plain: string) => {
     const taken = new Set(records.map((each) => each.standard.id));
-    const plain = name.trim();
-    if (plain === "") return;
     setStarted({
       schemaVersion: 2,
       id: assemblyId(plain, taken),
@@ -42,7 +38,6 @@ export function StandardsScreen() {
       productivity: [],
       tables: [],
     });
-    setName("");
   };
   return (
     <View className="min-h-0 flex-1">
@@ -72,10 +67,14 @@ export function StandardsScreen() {
           <StandardForm key={`${started.system}/${started.id}`} stored={started} base={0} mayChange={mayChange} />
         ) : null}
         {mayChange ? (
-          <View className="gap-2">
-            <TextField label="Name of a new standard" value={name} onChangeText={setName} onSubmitEditing={start} />
-            <Button label="Start a standard" kind="plain" icon={Plus} disabled={name.trim() === ""} onPress={start} />
-          </View>
+          <AddEntry
+            label="Name of a new standard"
+            button="Start a standard"
+            icon={Plus}
+            most={80}
+            empty="Give it a name first."
+            onAdd={start}
+          />
         ) : null}
       </ScrollView>
     </View>

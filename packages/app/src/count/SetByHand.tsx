@@ -1,15 +1,24 @@
+import { zodResolver } from "@hookform/resolvers/zod";
 import { type CountLine, type Part, quantityText } from "@wide-porch/core";
 import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { View } from "react-native";
+import { z } from "zod";
 import { Button } from "../components/Button";
+import { FormEntry } from "../components/FormEntry";
 import { Body, Faint, Strong, Title } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { useJob } from "../job/JobContext";
 
-const numberIn = (text: string): number | undefined => {
-  const value = Number(text.replace(",", "."));
-  return text.trim() !== "" && Number.isFinite(value) && value >= 0 && value <= 1_000_000 ? value : undefined;
-};
+/** A count as it is typed, with a point or a comma, and the reason that whoever reads it later finds. */
+const formSchema = z.object({
+  count: z.string().transform((text, context) => {
+    const value = Number(text.replace(",", "."));
+    if (text.trim() !== "" && value >= 0 && value <= 1_000_000) return value;
+    context.addIssue({ code: "custom", message: "A number, 0 or more." });
+    return z.NEVER;
+  }),
+  reason: z.string().trim().min(1, "Say why, for whoever reads it later.").max(400, "At most 400 letters."),
+});
 
 /** What is set by hand on the other lines of the part. */
 const others = (part: Part, line: CountLine) => part.handSet.filter((each) => each.line !== line.key);
@@ -50,34 +59,20 @@ export function SetByHand({ line }: { readonly line: CountLine }) {
 
 function Form({ line, onDone }: { readonly line: CountLine; readonly onDone: () => void }) {
   const { changePart } = useJob("changePart");
-  const [typed, setTyped] = useState(String(Number(line.quantity.toFixed(3))));
-  const [reason, setReason] = useState(line.byHand ?? "");
-  const [tried, setTried] = useState(false);
-  const quantity = numberIn(typed);
-  const save = () => {
-    setTried(true);
-    if (quantity === undefined || reason.trim() === "") return;
-    const set = { line: line.key, quantity, reason: reason.trim().slice(0, 400) };
-    changePart(line.partId, (part) => ({ ...part, handSet: [...others(part, line), set] }));
-    onDone();
-  };
+  const { control, handleSubmit } = useForm<z.input<typeof formSchema>, unknown, z.output<typeof formSchema>>({
+    resolver: zodResolver(formSchema),
+    defaultValues: { count: String(Number(line.quantity.toFixed(3))), reason: line.byHand ?? "" },
+  });
+  const save = () =>
+    void handleSubmit(({ count, reason }) => {
+      const set = { line: line.key, quantity: count, reason };
+      changePart(line.partId, (part) => ({ ...part, handSet: [...others(part, line), set] }));
+      onDone();
+    })();
   return (
     <View role="form" aria-label="Set by hand" className="gap-3">
-      <TextField
-        label="Count"
-        value={typed}
-        onChangeText={setTyped}
-        inputMode="decimal"
-        suffix={line.unit}
-        problem={tried && quantity === undefined ? "A number, 0 or more." : undefined}
-      />
-      <TextField
-        label="Why"
-        value={reason}
-        onChangeText={setReason}
-        onSubmitEditing={save}
-        problem={tried && reason.trim() === "" ? "Say why, for whoever reads it later." : undefined}
-      />
+      <FormEntry control={control} name="count" label="Count" figure suffix={line.unit} onEnter={save} />
+      <FormEntry control={control} name="reason" label="Why" onEnter={save} />
       <Faint>The computed count goes on being worked out beside it.</Faint>
       <View className="flex-row gap-2">
         <Button label="Set it" onPress={save} />

@@ -1,26 +1,18 @@
-import { ALONE, type Drawing, type ElevationDrawing, type GroundPart, kindOf } from "@wide-porch/core";
+import { ALONE, type Drawing, type ElevationDrawing, type GroundPart, kindOf, settlePart } from "@wide-porch/core";
 import { type ReactNode, useDeferredValue, useMemo, useState } from "react";
 import { View } from "react-native";
-import { SlotChoices } from "../assembly/SlotChoices";
-import { UsesPanel } from "../assembly/UsesPanel";
 import { AnyDrawing } from "../components/AnyDrawing";
 import { Choice } from "../components/Choice";
 import { Warning } from "../components/Text";
 import { useJob, useLatestCount } from "../job/JobContext";
-import { ConfirmPart } from "../measure/ConfirmPart";
 import { FigureList } from "../measure/FigureList";
-import { LiveCount } from "../measure/LiveCount";
-import { MeasureList } from "../measure/MeasureList";
-import { PartLayout } from "../measure/PartLayout";
-import { PartName } from "../measure/PartName";
+import { PartFrame } from "../measure/PartFrame";
 import type { usePartFigures } from "../measure/usePartFigures";
-import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { PlanCanvas } from "../plan/PlanCanvas";
 import { BarSchedule } from "./BarSchedule";
 import { HowItIsDone } from "./HowItIsDone";
 import { LayersList } from "./LayersList";
 import { groundLive } from "./liveWords";
-import { settledPart } from "./settledPart";
 
 const VIEWS = [
   { value: "plan", label: "Plan" },
@@ -58,7 +50,8 @@ export function GroundScreen({ part, figures, section, refusal, elsewhere, panel
   const inSection = section?.dimensions.some(({ path }) => path === active) ?? false;
   const shown: Drawing | undefined = plan && view === "plan" && !inSection ? plan : (section ?? plan);
   return (
-    <PartLayout
+    <PartFrame
+      part={part}
       phoneHeightPx={300}
       drawing={
         shown
@@ -66,34 +59,24 @@ export function GroundScreen({ part, figures, section, refusal, elsewhere, panel
           : undefined
       }
       pad={pad}
-      lists={
-        <>
-          {plan && section ? <Choice label="Shown" options={VIEWS} value={view} onChange={setView} /> : null}
-          <PartName part={part} />
-          <ConfirmPart partId={part.id} />
-          <LiveCount partId={part.id} say={live} />
-          {refusal ? <Warning role="alert">{refusal}</Warning> : null}
-          {panels}
-          <FigureList
-            slots={elsewhere ? slots.filter(({ path }) => !elsewhere.test(path)) : slots}
-            activePath={active}
-            onOpen={show}
-            title={kind.label}
-            told={count?.problems}
-          />
-          <LayersList part={part} />
-          <HowItIsDone part={part} onChange={change} />
-          <BarSchedule count={count} times={times} />
-          <MeasureList
-            measures={kind.measures(settledPart(part, context.system, rules), context, ALONE)}
-            drawing={plan}
-          />
-          <SlotChoices part={part} onChange={change} />
-          <UsesPanel part={part} />
-          <NotesAndPhotos part={part} />
-        </>
-      }
-    />
+      views={plan && section ? <Choice label="Shown" options={VIEWS} value={view} onChange={setView} /> : null}
+      built={{ say: live, onChange: change }}
+      measures={kind.measures(settlePart(part, context.system, rules), context, ALONE)}
+      measuredOn={plan}
+    >
+      {refusal ? <Warning role="alert">{refusal}</Warning> : null}
+      {panels}
+      <FigureList
+        slots={elsewhere ? slots.filter(({ path }) => !elsewhere.test(path)) : slots}
+        activePath={active}
+        onOpen={show}
+        title={kind.label}
+        told={count?.problems}
+      />
+      <LayersList part={part} />
+      <HowItIsDone part={part} onChange={change} />
+      <BarSchedule count={count} times={times} />
+    </PartFrame>
   );
 }
 

@@ -1,15 +1,14 @@
-import { chosenLayers, formatLength, type GroundPart, kindOf } from "@wide-porch/core";
+import { chosenLayers, formatLength, type GroundPart, kindOf, settlePart } from "@wide-porch/core";
 import { View } from "react-native";
 import { Body, Faint, Figure, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { TONES, toneOf } from "../theme/tokens";
-import { settledPart } from "./settledPart";
 
 /** What lies over the concrete and beneath it, in the colours of the section: what is left out is not here. */
 export function LayersList({ part }: { readonly part: GroundPart }) {
   const { context, rules } = useJob("context", "rules");
   const offered = kindOf(part).slot?.parameters.map(({ name }) => name) ?? [];
-  const { over, beneath } = chosenLayers(settledPart(part, context.system, rules), offered, context.system);
+  const { over, beneath } = chosenLayers(settlePart(part, context.system, rules), offered, context.system);
   const concrete = { role: "slab-concrete", words: "Concrete", thickNm: undefined };
   const rows = [...over, concrete, ...beneath, { role: "dig", words: "The ground", thickNm: undefined }];
   return (

@@ -1,9 +1,8 @@
-import { type PlateEdgeForm, plateSection, type Raft, type Slab } from "@wide-porch/core";
+import { type PlateEdgeForm, plateSection, type Raft, type Slab, settlePart } from "@wide-porch/core";
 import { useJob } from "../job/JobContext";
 import { usePartFigures } from "../measure/usePartFigures";
 import { GroundScreen } from "./GroundScreen";
 import { PlatePanel } from "./PlatePanel";
-import { settledPart } from "./settledPart";
 import { useGroundChange } from "./useGroundChange";
 
 /** What has lists of its own. */
@@ -21,7 +20,7 @@ export function PlateScreen({ part, forms, ribbed }: Props) {
     <GroundScreen
       part={part}
       figures={figures}
-      section={plateSection(settledPart(part, context.system, rules), context)}
+      section={plateSection(settlePart(part, context.system, rules), context)}
       refusal={refusal}
       elsewhere={ELSEWHERE}
       panels={

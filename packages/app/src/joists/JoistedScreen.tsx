@@ -7,24 +7,17 @@ import {
   kindOf,
   type Part,
   resolveJoisted,
+  settlePart,
 } from "@wide-porch/core";
 import { type ReactNode, useCallback, useDeferredValue, useMemo, useState } from "react";
 import { View } from "react-native";
-import { SlotChoices } from "../assembly/SlotChoices";
-import { UsesPanel } from "../assembly/UsesPanel";
 import { Warning } from "../components/Text";
 import { DxfButton } from "../export/DxfButton";
-import { settledPart } from "../ground/settledPart";
 import { useJob, useLatestCount } from "../job/JobContext";
 import { useJobLater } from "../job/useJobLater";
-import { ConfirmPart } from "../measure/ConfirmPart";
 import { FigureList } from "../measure/FigureList";
-import { LiveCount } from "../measure/LiveCount";
-import { MeasureList } from "../measure/MeasureList";
-import { PartLayout } from "../measure/PartLayout";
-import { PartName } from "../measure/PartName";
+import { PartFrame } from "../measure/PartFrame";
 import { usePartFigures } from "../measure/usePartFigures";
-import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { asItLies, type JoistPanelProps } from "./changes";
 import { FixingsPanel } from "./FixingsPanel";
 import { JoistPlan, type Moving } from "./JoistPlan";
@@ -61,7 +54,7 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, without 
   const { rules } = useJob("rules");
   const kind = kindOf(part);
   const settled = useMemo(
-    () => settledPart<JoistedPart>(resolveJoisted(part, plan), context.system, rules),
+    () => settlePart(resolveJoisted(part, plan), context.system, rules),
     [part, plan, context.system, rules],
   );
   // What follows the choices is shown as they are settled.
@@ -94,7 +87,8 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, without 
       !ELSEWHERE.test(path) && !elsewhere?.test(path) && !(without.includes("supports") && path === "standing"),
   );
   return (
-    <PartLayout
+    <PartFrame
+      part={part}
       phoneHeightPx={300}
       drawing={
         drawn.kind === "plan"
@@ -118,38 +112,30 @@ export function JoistedScreen({ part: entered, elsewhere, openingKinds, without 
           : undefined
       }
       pad={pad}
-      lists={
-        <>
-          <PartName part={part} />
-          <ConfirmPart partId={part.id} />
-          <LiveCount partId={part.id} say={joistsLive} />
-          {refusal ? <Warning role="alert">{refusal}</Warning> : null}
-          <MovePanel {...props} told={told} moving={moving} onMoving={setMoving} />
-          <OutlinePanel {...props} found={settled as Joisted} bearing={!without.includes("bearing")} />
-          {sides?.({ ...props, settled })}
-          <OpeningsPanel {...props} told={told} kinds={openingKinds} moving={moving} onMoving={setMoving} />
-          {without.includes("supports") ? null : (
-            <>
-              <SupportsPanel {...props} told={told} doubles={!without.includes("doubled")} />
-              <SpotsPanel {...props} told={told} />
-            </>
-          )}
-          {without.includes("panels") ? null : <PanelsPanel {...props} told={told} />}
-          {more?.({ ...props, settled })}
-          <FixingsPanel lines={count?.lines} />
-          <FigureList slots={lone} activePath={active} onOpen={show} title={kind.label} told={told} />
-          <MeasureList
-            measures={kind.measures(settled, context, ALONE)}
-            drawing={drawn.kind === "plan" ? drawn : undefined}
-          />
-          <View className="flex-row">
-            <DxfButton drawing={() => drawn} name={`plan of ${part.name}`} />
-          </View>
-          <SlotChoices part={part} onChange={change} />
-          <UsesPanel part={part} />
-          <NotesAndPhotos part={part} />
-        </>
+      built={{ say: joistsLive, onChange: change }}
+      measures={kind.measures(settled, context, ALONE)}
+      measuredOn={drawn.kind === "plan" ? drawn : undefined}
+      overChoices={
+        <View className="flex-row">
+          <DxfButton drawing={() => drawn} name={`plan of ${part.name}`} />
+        </View>
       }
-    />
+    >
+      {refusal ? <Warning role="alert">{refusal}</Warning> : null}
+      <MovePanel {...props} told={told} moving={moving} onMoving={setMoving} />
+      <OutlinePanel {...props} found={settled as Joisted} bearing={!without.includes("bearing")} />
+      {sides?.({ ...props, settled })}
+      <OpeningsPanel {...props} told={told} kinds={openingKinds} moving={moving} onMoving={setMoving} />
+      {without.includes("supports") ? null : (
+        <>
+          <SupportsPanel {...props} told={told} doubles={!without.includes("doubled")} />
+          <SpotsPanel {...props} told={told} />
+        </>
+      )}
+      {without.includes("panels") ? null : <PanelsPanel {...props} told={told} />}
+      {more?.({ ...props, settled })}
+      <FixingsPanel lines={count?.lines} />
+      <FigureList slots={lone} activePath={active} onOpen={show} title={kind.label} told={told} />
+    </PartFrame>
   );
 }

@@ -7,13 +7,9 @@ import {
   resolveStorey,
   type StoreyPart,
 } from "@wide-porch/core";
-import { UsesPanel } from "../assembly/UsesPanel";
 import { useJobValue } from "../job/JobContext";
-import { NotesAndPhotos } from "../photos/NotesAndPhotos";
 import { FigureList } from "./FigureList";
-import { MeasureList } from "./MeasureList";
-import { PartLayout } from "./PartLayout";
-import { PartName } from "./PartName";
+import { PartFrame } from "./PartFrame";
 import { usePartFigures } from "./usePartFigures";
 
 /** A part that is figures alone: a length, an area. */
@@ -22,18 +18,8 @@ export default function LoosePartScreen({ part }: { readonly part: LengthPart | 
   const plan = useJobValue((job) => (isStorey(part) ? job.plan : undefined));
   const standing: Part = isStorey(part) && plan ? resolveStorey(part, plan) : part;
   return (
-    <PartLayout
-      drawing={undefined}
-      lists={
-        <>
-          <PartName part={part} />
-          <FigureList slots={slots} activePath={active} onOpen={show} title={kind.label} />
-          <MeasureList measures={kind.measures(standing, context, ALONE)} drawing={undefined} />
-          <UsesPanel part={part} />
-          <NotesAndPhotos part={part} />
-        </>
-      }
-      pad={pad}
-    />
+    <PartFrame part={part} pad={pad} measures={kind.measures(standing, context, ALONE)}>
+      <FigureList slots={slots} activePath={active} onOpen={show} title={kind.label} />
+    </PartFrame>
   );
 }

@@ -13,9 +13,9 @@ import {
 import { type Href, useRouter } from "expo-router";
 import { useMemo, useState } from "react";
 import { View } from "react-native";
+import { AddEntry } from "../components/AddEntry";
 import { Button } from "../components/Button";
 import { Body, Faint, Title, Warning } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { Copy } from "../icons";
 import { useJob } from "../job/JobContext";
 import { FigureList } from "../measure/FigureList";
@@ -123,16 +123,11 @@ function OutsideCheck({ storey, record }: { readonly storey: StoreyPlan; readonl
 
 function NextStorey({ storey, onStorey }: Props) {
   const { parts, context, saveParts } = useJob("parts", "context", "saveParts");
-  const [name, setName] = useState("");
-  const [refusal, setRefusal] = useState<string>();
-  const start = () => {
-    const wanted = name.trim().slice(0, 80);
-    const taken = parts.some((part) => part.storey.toLowerCase() === wanted.toLowerCase());
-    if (wanted === "" || taken) {
-      setRefusal(wanted === "" ? "Give the new storey a name." : `There is a storey “${wanted}” already.`);
-      return;
-    }
-    setRefusal(undefined);
+  const takenBy = (wanted: string) =>
+    parts.some((part) => part.storey.toLowerCase() === wanted.toLowerCase())
+      ? `There is a storey “${wanted}” already.`
+      : undefined;
+  const start = (wanted: string) => {
     saveParts(copyStorey(parts, storey.name, wanted, newId, context));
     onStorey(wanted);
   };
@@ -140,8 +135,15 @@ function NextStorey({ storey, onStorey }: Props) {
     <View className="gap-2">
       <Title level={2}>The next storey</Title>
       <Faint>{`Starts with the rooms of ${storey.name}, every figure assumed until it is read there.`}</Faint>
-      <TextField label="Its name" value={name} onChangeText={setName} problem={refusal} />
-      <Button label={`Copy ${storey.name} as its start`} kind="plain" icon={Copy} onPress={start} />
+      <AddEntry
+        label="Its name"
+        button={`Copy ${storey.name} as its start`}
+        icon={Copy}
+        most={80}
+        empty="Give the new storey a name."
+        check={takenBy}
+        onAdd={start}
+      />
     </View>
   );
 }

@@ -9,12 +9,12 @@ import {
   plainHire,
   type WorkToDo,
 } from "@wide-porch/core";
-import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { View } from "react-native";
 import { Button } from "../components/Button";
+import { FormEntry } from "../components/FormEntry";
 import { Picker } from "../components/Picker";
 import { Body, Faint, Strong, Warning } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { useJob } from "../job/JobContext";
 import { newId } from "../sync/newId";
 import { useChangePricing } from "./useChangePricing";
@@ -51,31 +51,27 @@ function workOf(draft: Draft, item: PriceItem | undefined, hourRate: string): Wo
 export function HandOrMachine({ pricing }: { readonly pricing: Pricing }) {
   const { priceList, record } = useJob("priceList", "record");
   const change = useChangePricing();
-  const [draft, setDraft] = useState<Draft>(EMPTY);
+  const { control, setValue, reset, watch } = useForm<Draft>({ defaultValues: EMPTY });
+  const draft = watch();
   const { currency, system } = record.job;
   const machines = priceList.filter((item) => item.kind === "plant" && item.system === system && !item.retired);
   const item = machines.find(({ code }) => code === draft.code);
   const work = workOf(draft, item, hourOfTrade(pricing, draft.trade));
   const both = typeof work === "string" ? undefined : handOrMachine(work);
   const say = (amount: string) => formatMoney(amount, currency);
-  const set = (changed: Partial<Draft>) => setDraft((before) => ({ ...before, ...changed }));
   const choose = (code: string) => {
     const hire = machines.find((each) => each.code === code)?.hire ?? plainHire;
-    set({ code, ...(hire.output === null ? {} : { output: String(hire.output) }) });
+    setValue("code", code);
+    if (hire.output !== null) setValue("output", String(hire.output));
   };
   const take = (way: "hand" | "machine") => {
     if (typeof work === "string") return;
     const made = asExtras(work, way, "Plant", newId).map((extra) => ({ ...extra, trade: draft.trade }));
     change(({ extras }) => ({ extras: [...extras, ...made] }));
-    setDraft(EMPTY);
+    reset(EMPTY);
   };
   const field = (name: keyof Draft, label: string, figure = true) => (
-    <TextField
-      label={label}
-      value={draft[name]}
-      onChangeText={(text) => set({ [name]: text })}
-      inputMode={figure ? "decimal" : "text"}
-    />
+    <FormEntry control={control} name={name} label={label} figure={figure} />
   );
   return (
     <View className="gap-3">

@@ -1,17 +1,18 @@
 import { fromSecond, ITEM_KINDS, type ItemKind, type PriceItem, priceItemSchema } from "@wide-porch/core";
 import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { View } from "react-native";
 import type { PriceRecord } from "../api/records";
 import { Button } from "../components/Button";
-import { Choice } from "../components/Choice";
 import { Folded } from "../components/Folded";
+import { FormChoice } from "../components/FormChoice";
+import { FormEntry } from "../components/FormEntry";
 import { Sheet } from "../components/Sheet";
 import { Faint, Warning } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { Copy } from "../icons";
 import { KIND_WORDS } from "../price/kindWords";
 import { ItemHistory } from "./ItemHistory";
-import { type Draft, draftOf, itemFromDraft, newDraft, TEXTS, type Wrong } from "./itemDraft";
+import { type Draft, draftOf, itemFromDraft, newDraft, resolverOf, TEXTS, type TextName } from "./itemDraft";
 import { type DraftTerms, HIRE_FIELDS, LOAD_FIELDS, SECOND_FIELDS } from "./itemTerms";
 import { SoldBy } from "./SoldBy";
 import { TouchedJobsList } from "./TouchedJobsList";
@@ -32,54 +33,42 @@ const SYSTEMS = [
 
 /** Everything that is known of an item: changed, copied, retired, or made. */
 export function ItemSheet({ record, list, onClose }: Props) {
-  const [draft, setDraft] = useState<Draft>(() => (record ? draftOf(record.item) : newDraft()));
   const [base, setBase] = useState(record);
-  const [wrong, setWrong] = useState<Wrong>({});
   const [failure, setFailure] = useState<string>();
-  const set = (changed: Partial<Draft>) => setDraft((before) => ({ ...before, ...changed }));
-  const save = async (change: (item: PriceItem) => PriceItem = (item) => item) => {
-    const read = itemFromDraft(draft, base?.item);
-    setWrong(read.ok ? {} : read.wrong);
-    if (!read.ok) return;
-    const item = priceItemSchema.parse(change(read.item));
-    const problem = base ? await list.change(base, item) : await list.make(item);
-    setFailure(problem);
-    if (problem === undefined) onClose();
-  };
-  const field = (name: keyof DraftTerms, label: string, figure: boolean) => (
-    <TextField
-      key={name}
-      label={label}
-      value={draft[name]}
-      onChangeText={(text) => set({ [name]: text })}
-      inputMode={figure ? "decimal" : "text"}
-      problem={wrong[name]}
-    />
+  const form = useForm<Draft>({
+    resolver: resolverOf(base?.item),
+    defaultValues: record ? draftOf(record.item) : newDraft(),
+  });
+  const { control } = form;
+  const draft = form.watch();
+  const save = (change: (item: PriceItem) => PriceItem = (item) => item) =>
+    form.handleSubmit(async (typed) => {
+      const read = itemFromDraft(typed, base?.item);
+      if (!read.ok) return;
+      const item = priceItemSchema.parse(change(read.item));
+      const problem = base ? await list.change(base, item) : await list.make(item);
+      setFailure(problem);
+      if (problem === undefined) onClose();
+    })();
+  const field = (name: keyof DraftTerms | TextName, label: string, figure: boolean) => (
+    <FormEntry key={name} control={control} name={name} label={label} figure={figure} />
   );
   const typed = itemFromDraft(draft, base?.item);
   const changed = typed.ok && JSON.stringify(typed.item) !== JSON.stringify(base?.item) ? [typed.item] : [];
   const copy = () => {
     setBase(undefined);
-    set({ code: `${draft.code}/copy`, name: `${draft.name}, another` });
+    form.setValue("code", `${draft.code}/copy`);
+    form.setValue("name", `${draft.name}, another`);
   };
   return (
     <Sheet open onClose={onClose} title={base ? base.item.name : "A new item"}>
       {base ? <Faint>{`Code ${base.item.code}`}</Faint> : null}
-      {TEXTS.filter(({ name }) => name !== "code" || !base).map(({ name, label, figure }) => (
-        <TextField
-          key={name}
-          label={label}
-          value={draft[name]}
-          onChangeText={(text) => set({ [name]: text })}
-          inputMode={figure ? "decimal" : "text"}
-          problem={wrong[name]}
-        />
-      ))}
-      <Choice label="Kind" options={KINDS} value={draft.kind} onChange={(kind) => set({ kind })} />
-      {base ? null : (
-        <Choice label="Measured in" options={SYSTEMS} value={draft.system} onChange={(system) => set({ system })} />
+      {TEXTS.filter(({ name }) => name !== "code" || !base).map(({ name, label, figure }) =>
+        field(name, label, figure),
       )}
-      <SoldBy draft={draft} wrong={wrong} onChange={set} />
+      <FormChoice control={control} name="kind" label="Kind" options={KINDS} />
+      {base ? null : <FormChoice control={control} name="system" label="Measured in" options={SYSTEMS} />}
+      <SoldBy control={control} by={draft.by} />
       {draft.kind === "plant" ? (
         <Folded title="Terms of the hire" startsOpen={base?.item.hire !== null}>
           {HIRE_FIELDS.map(([name, label]) => field(name, label, name !== "outputUnit"))}

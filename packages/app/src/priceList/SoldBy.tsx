@@ -1,10 +1,12 @@
+import { type Control, Controller } from "react-hook-form";
 import { View } from "react-native";
 import { Button, IconButton } from "../components/Button";
-import { Choice } from "../components/Choice";
+import { FormChoice } from "../components/FormChoice";
+import { FormEntry } from "../components/FormEntry";
 import { Faint, Warning } from "../components/Text";
 import { TextField } from "../components/TextField";
 import { Plus, Trash2 } from "../icons";
-import type { Draft, Sold, Wrong } from "./itemDraft";
+import type { Draft, Sold } from "./itemDraft";
 
 const WAYS: readonly { readonly value: Sold; readonly label: string }[] = [
   { value: "each", label: "One by one" },
@@ -17,41 +19,29 @@ const HOLDS: Readonly<Record<string, string>> = {
   cover: "What one covers: m², m, m³ or kg, as it is counted",
 };
 
-type Props = { readonly draft: Draft; readonly wrong: Wrong; readonly onChange: (changed: Partial<Draft>) => void };
+type Props = { readonly control: Control<Draft>; readonly by: Sold };
 
 /** What it is counted in and what it is bought in, and what that costs. */
-export function SoldBy({ draft, wrong, onChange }: Props) {
-  const { by, stock } = draft;
+export function SoldBy({ control, by }: Props) {
   return (
     <View className="gap-3">
-      <Choice label="Sold" options={WAYS} value={by} onChange={(next) => onChange({ by: next })} />
+      <FormChoice control={control} name="by" label="Sold" options={WAYS} />
       {by === "pack" || by === "cover" ? (
         <>
-          <TextField
-            label={HOLDS[by] ?? ""}
-            value={draft.holds}
-            onChangeText={(holds) => onChange({ holds })}
-            inputMode="decimal"
-            problem={wrong.holds}
-          />
-          <TextField
-            label="What it is called: a box, a roll, a bag"
-            value={draft.packName}
-            onChangeText={(packName) => onChange({ packName })}
-            problem={wrong.packName}
-          />
+          <FormEntry control={control} name="holds" label={HOLDS[by] ?? ""} figure />
+          <FormEntry control={control} name="packName" label="What it is called: a box, a roll, a bag" />
         </>
       ) : null}
       {by === "length" ? (
-        <Stock stock={stock} problem={wrong.stock} onChange={(next) => onChange({ stock: next })} />
-      ) : (
-        <TextField
-          label="Price"
-          value={draft.price}
-          onChangeText={(price) => onChange({ price })}
-          inputMode="decimal"
-          problem={wrong.price}
+        <Controller
+          control={control}
+          name="stock"
+          render={({ field, fieldState }) => (
+            <Stock stock={field.value} problem={fieldState.error?.message} onChange={field.onChange} />
+          )}
         />
+      ) : (
+        <FormEntry control={control} name="price" label="Price" figure />
       )}
     </View>
   );

@@ -7,6 +7,7 @@ import {
   parseLength,
   priceItemSchema,
 } from "@wide-porch/core";
+import type { Resolver } from "react-hook-form";
 import { type DraftTerms, hireFrom, loadsFrom, noTerms, secondFrom, termsOf, wrongTerms } from "./itemTerms";
 import { todayText } from "./pricesOf";
 
@@ -30,9 +31,9 @@ export type Draft = DraftTerms & {
   readonly packName: string;
   readonly stock: readonly DraftStock[];
 };
-export type Wrong = Partial<Record<keyof Draft, string>>;
+type Wrong = Partial<Record<keyof Draft, string>>;
 
-type TextName = "code" | "name" | "category" | "supplier" | "supplierCode" | "wastePercent" | "massKg";
+export type TextName = "code" | "name" | "category" | "supplier" | "supplierCode" | "wastePercent" | "massKg";
 export const TEXTS: readonly { readonly name: TextName; readonly label: string; readonly figure: boolean }[] = [
   { name: "code", label: "Code, as assemblies name it", figure: false },
   { name: "name", label: "Name", figure: false },
@@ -167,3 +168,13 @@ export function itemFromDraft(draft: Draft, before: PriceItem | undefined): Read
   const names = read.error.issues.map(({ path }) => String(path[0]));
   return { ok: false, wrong: Object.fromEntries(names.map((name) => [name, WORDS[name] ?? "This cannot be taken."])) };
 }
+
+/** What a form of an item is checked by: each problem stands beneath its field. */
+export const resolverOf =
+  (before: PriceItem | undefined): Resolver<Draft> =>
+  (draft) => {
+    const read = itemFromDraft(draft, before);
+    if (read.ok) return { values: draft, errors: {} };
+    const errors = Object.entries(read.wrong).map(([name, message]) => [name, { type: "typed", message }]);
+    return { values: {}, errors: Object.fromEntries(errors) };
+  };

@@ -1,11 +1,10 @@
 import type { JobQuote } from "@wide-porch/core";
-import { useState } from "react";
 import { View } from "react-native";
-import { Button, IconButton } from "../components/Button";
+import { AddEntry } from "../components/AddEntry";
+import { IconButton } from "../components/Button";
 import { Choice } from "../components/Choice";
 import { CommitField } from "../components/CommitField";
 import { Body, Faint, Title } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { Trash2 } from "../icons";
 import { useJob } from "../job/JobContext";
 import { FigureField } from "../measure/FigureField";
@@ -18,17 +17,10 @@ const daysProblem = (text: string): string | undefined =>
 export function QuoteSettingsForm() {
   const { record, changeJob } = useJob("record", "changeJob");
   const { quote } = record.job;
-  const [exclusion, setExclusion] = useState("");
   // From the quote as it stands this instant: what is on screen may be a moment old.
   const changeFrom = (change: (now: JobQuote) => Partial<JobQuote>) =>
     changeJob((now) => ({ quote: { ...now.quote, ...change(now.quote) } }));
   const change = (change: Partial<JobQuote>) => changeFrom(() => change);
-  const addExclusion = () => {
-    const text = exclusion.trim().slice(0, 400);
-    if (text === "") return;
-    changeFrom((now) => ({ exclusions: [...now.exclusions, text] }));
-    setExclusion("");
-  };
   return (
     <View className="gap-4">
       <Title level={2}>On the paper</Title>
@@ -72,13 +64,13 @@ export function QuoteSettingsForm() {
             />
           </View>
         ))}
-        <TextField
+        <AddEntry
           label="Something else not included"
-          value={exclusion}
-          onChangeText={setExclusion}
-          onSubmitEditing={addExclusion}
+          button="Add to what is not included"
+          most={400}
+          empty="Say what is not included."
+          onAdd={(text) => changeFrom((now) => ({ exclusions: [...now.exclusions, text] }))}
         />
-        <Button label="Add to what is not included" kind="plain" onPress={addExclusion} />
       </View>
       <CommitField
         label="Terms"

@@ -1,11 +1,13 @@
+import { zodResolver } from "@hookform/resolvers/zod";
 import { type LayoutColumn, usualLayout, type WorksheetLayout } from "@wide-porch/core";
-import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { View } from "react-native";
+import { z } from "zod";
 import { Button, IconButton } from "../components/Button";
 import { CommitField } from "../components/CommitField";
+import { FormEntry } from "../components/FormEntry";
 import { Sheet } from "../components/Sheet";
 import { Body, Faint, Strong, Title, Warning } from "../components/Text";
-import { TextField } from "../components/TextField";
 import { ChevronDown, ChevronUp, Eye, Minus, Plus, Trash2 } from "../icons";
 import type { Layouts } from "./useLayouts";
 import { COLUMN_WORDS } from "./words";
@@ -67,12 +69,13 @@ export function LayoutSheet({ layouts, open, onClose }: Props) {
   );
 }
 
+const nameSchema = z.object({ name: z.string().trim().min(1, "Give it a name first.").max(60, "At most 60 letters.") });
+
 function KeptLayouts({ layouts }: { readonly layouts: Layouts }) {
   const { layout, own, company, failure } = layouts;
-  const [name, setName] = useState("");
-  const problem = name.length > 60 ? "At most 60 letters." : undefined;
-  const named: WorksheetLayout = { ...layout, name: name.trim() };
-  const ready = name.trim() !== "" && !problem;
+  const { control, handleSubmit } = useForm({ resolver: zodResolver(nameSchema), defaultValues: { name: "" } });
+  const keep = (how: (named: WorksheetLayout) => unknown) =>
+    void handleSubmit(({ name }) => void how({ ...layout, name }))();
   return (
     <View className="gap-3">
       <Title level={3}>Layouts</Title>
@@ -95,22 +98,10 @@ function KeptLayouts({ layouts }: { readonly layouts: Layouts }) {
           onDrop={() => void layouts.dropForAll(each.name)}
         />
       ))}
-      <TextField label="Keep what is shown now as" value={name} onChangeText={setName} problem={problem} />
+      <FormEntry control={control} name="name" label="Keep what is shown now as" />
       <View className="flex-row flex-wrap gap-2">
-        <Button
-          label="On this device"
-          kind="plain"
-          icon={Plus}
-          disabled={!ready}
-          onPress={() => layouts.keepOwn(named)}
-        />
-        <Button
-          label="For the company"
-          kind="plain"
-          icon={Plus}
-          disabled={!ready}
-          onPress={() => void layouts.keepForAll(named)}
-        />
+        <Button label="On this device" kind="plain" icon={Plus} onPress={() => keep(layouts.keepOwn)} />
+        <Button label="For the company" kind="plain" icon={Plus} onPress={() => keep(layouts.keepForAll)} />
       </View>
       {failure ? <Warning role="alert">{failure}</Warning> : null}
     </View>

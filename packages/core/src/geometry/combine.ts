@@ -1,41 +1,41 @@
-import { Clipper, ClipType, PolyFillType, PolyType } from "clipper-lib";
+import { Clipper64, ClipType, FillRule, type Path64, type Paths64 } from "clipper2-ts";
 import type { Point } from "./point";
 import { type Polygon, signedArea } from "./polygon";
 
-type ClipperPoint = { X: number; Y: number };
-
 /** The clipping package wants whole numbers, all the same way round. */
-const toPath = (polygon: Polygon): ClipperPoint[] => {
-  const path = polygon.map(({ xNm, yNm }) => ({ X: Math.round(xNm), Y: Math.round(yNm) }));
+const toPath = (polygon: Polygon): Path64 => {
+  const path = polygon.map(({ xNm, yNm }) => ({ x: Math.round(xNm), y: Math.round(yNm) }));
   return signedArea(polygon) < 0 ? path.reverse() : path;
 };
 
-const toPolygon = (path: readonly ClipperPoint[]): Point[] => path.map(({ X, Y }) => ({ xNm: X, yNm: Y }));
+const toPolygon = (path: Path64): Point[] => path.map(({ x, y }) => ({ xNm: x, yNm: y }));
 
 function combine(kind: ClipType, subjects: readonly Polygon[], clips: readonly Polygon[]): Polygon[] {
-  const clipper = new Clipper();
-  clipper.AddPaths(subjects.map(toPath), PolyType.ptSubject, true);
-  if (clips.length > 0) clipper.AddPaths(clips.map(toPath), PolyType.ptClip, true);
-  const result: ClipperPoint[][] = [];
-  const done = clipper.Execute(kind, result, PolyFillType.pftNonZero, PolyFillType.pftNonZero);
+  const clipper = new Clipper64();
+  // A corner in line with its neighbours is none.
+  clipper.preserveCollinear = false;
+  clipper.addSubject(subjects.map(toPath));
+  if (clips.length > 0) clipper.addClip(clips.map(toPath));
+  const result: Paths64 = [];
+  const done = clipper.execute(kind, FillRule.NonZero, result);
   if (!done) throw new Error(`combine: ${subjects.length} and ${clips.length} polygons could not be combined`);
   return result.map(toPolygon);
 }
 
 /** What any of the polygons covers, as rings: outer ones against the clock, holes with it. */
 export const union = (polygons: readonly Polygon[]): Polygon[] =>
-  polygons.length === 0 ? [] : combine(ClipType.ctUnion, polygons, []);
+  polygons.length === 0 ? [] : combine(ClipType.Union, polygons, []);
 
 /** In square metres. */
 export const overlapArea = (a: Polygon, b: Polygon): number =>
-  combine(ClipType.ctIntersection, [a], [b]).reduce((sum, ring) => sum + signedArea(ring), 0);
+  combine(ClipType.Intersection, [a], [b]).reduce((sum, ring) => sum + signedArea(ring), 0);
 
 /** What two polygons both cover, as rings. */
-export const overlapRings = (a: Polygon, b: Polygon): Polygon[] => combine(ClipType.ctIntersection, [a], [b]);
+export const overlapRings = (a: Polygon, b: Polygon): Polygon[] => combine(ClipType.Intersection, [a], [b]);
 
 /** What others leave of a polygon, as rings; a hole in it is a ring with the clock. */
 export const differenceRings = (polygon: Polygon, others: readonly Polygon[]): Polygon[] =>
-  others.length === 0 ? [polygon] : combine(ClipType.ctDifference, [polygon], others);
+  others.length === 0 ? [polygon] : combine(ClipType.Difference, [polygon], others);
 
 /** What others leave of a polygon, as rings; a hole in it is a ring of its own, with the clock, and is left out. */
 export function difference(polygon: Polygon, others: readonly Polygon[]): Polygon[] {

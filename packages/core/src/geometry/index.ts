@@ -1,5 +1,6 @@
 export * from "./boxIndex";
 export * from "./combine";
+export * from "./line";
 export * from "./offset";
 export * from "./point";
 export * from "./polygon";

@@ -1,4 +1,5 @@
 import type { Nanometres } from "../units";
+import { lengthsToReach } from "./line";
 import { along, type Direction, distance, headingFrom, minus, type Point } from "./point";
 
 /** An edge of a ring moved out by its own distance. */
@@ -13,12 +14,13 @@ export type MovedEdge = { readonly from: Point; readonly to: Point };
 /** A corner runs out at most so many times the offset; a sharper one is cut off. */
 const LONGEST_MITRE = 4;
 
+/** Its sine. */
+const HALF_A_DEGREE = 0.009;
+
 /** Where two lines meet, given a point and a direction of each; undefined where they are parallel, within half a degree. */
 export function linesMeet(a: Point, alongA: Direction, b: Point, alongB: Direction): Point | undefined {
-  const across = alongA.x * alongB.y - alongA.y * alongB.x;
-  if (Math.abs(across) < 0.009) return undefined;
-  const between = minus(b, a);
-  return along(a, alongA, (between.xNm * alongB.y - between.yNm * alongB.x) / across);
+  const lengths = lengthsToReach(minus(b, a), alongA, alongB, HALF_A_DEGREE);
+  return lengths && along(a, alongA, lengths[0]);
 }
 
 /** Where the moved lines of two edges meet; undefined where they run on, or run out too far. */

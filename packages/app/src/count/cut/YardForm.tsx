@@ -1,10 +1,13 @@
-import { type CuttingSettings, formatLength, parseLength } from "@wide-porch/core";
+import { zodResolver } from "@hookform/resolvers/zod";
+import { type CuttingSettings, formatLength, type MeasuringSystem, parseLength } from "@wide-porch/core";
 import { useState } from "react";
+import { Controller, useForm } from "react-hook-form";
 import { View } from "react-native";
+import { z } from "zod";
 import { Button, IconButton } from "../../components/Button";
 import { Choice } from "../../components/Choice";
+import { FormEntry } from "../../components/FormEntry";
 import { Body, Faint } from "../../components/Text";
-import { TextField } from "../../components/TextField";
 import { Plus, Trash2 } from "../../icons";
 import { useJob } from "../../job/JobContext";
 import { newId } from "../../sync/newId";
@@ -51,32 +54,51 @@ type AddingProps = {
   readonly onAdd: (itemCode: string, lengthNm: number, count: number) => void;
 };
 
+/** A length as it is typed, in whole nanometres; how many as a number. */
+const offcutIn = (system: MeasuringSystem) =>
+  z.object({
+    itemCode: z.string(),
+    length: z.string().transform((text, context) => {
+      const read = parseLength(text, system);
+      if (read.ok && read.value > 0) return read.value;
+      context.addIssue({ code: "custom", message: read.ok ? "A length is more than zero." : read.problem.message });
+      return z.NEVER;
+    }),
+    count: z
+      .string()
+      .trim()
+      .regex(/^[1-9]\d{0,3}$/, "A whole number from 1.")
+      .transform(Number),
+  });
+type Offcut = z.input<ReturnType<typeof offcutIn>>;
+type ReadOffcut = z.output<ReturnType<typeof offcutIn>>;
+
 function Adding({ options, onAdd }: AddingProps) {
   const { record } = useJob("record");
-  const [itemCode, setItemCode] = useState(options[0]?.value ?? "");
-  const [length, setLength] = useState("");
-  const [count, setCount] = useState("1");
-  const [problem, setProblem] = useState<string>();
-  const add = () => {
-    const read = parseLength(length, record.job.system);
-    const many = /^[1-9]\d{0,3}$/.test(count) ? Number(count) : undefined;
-    if (!read.ok) setProblem(read.problem.message);
-    else if (read.value <= 0) setProblem("A length is more than zero.");
-    else if (many === undefined) setProblem("How many: a whole number from 1.");
-    else onAdd(itemCode, read.value, many);
-  };
+  const { control, handleSubmit } = useForm<Offcut, unknown, ReadOffcut>({
+    resolver: zodResolver(offcutIn(record.job.system)),
+    defaultValues: { itemCode: options[0]?.value ?? "", length: "", count: "1" },
+  });
+  const add = () => void handleSubmit(({ itemCode, length, count }) => onAdd(itemCode, length, count))();
   return (
     <View role="form" aria-label="Offcut from the yard" className="gap-2 rounded-md border border-rule p-3">
-      <Choice label="Of what" options={options} value={itemCode} onChange={setItemCode} />
+      <Controller
+        control={control}
+        name="itemCode"
+        render={({ field }) => (
+          <Choice label="Of what" options={options} value={field.value} onChange={field.onChange} />
+        )}
+      />
       <View className="flex-row gap-3">
-        <TextField
-          label="Length of it"
-          value={length}
-          onChangeText={setLength}
-          boxClassName="flex-1"
-          problem={problem}
+        <FormEntry control={control} name="length" label="Length of it" boxClassName="flex-1" onEnter={add} />
+        <FormEntry
+          control={control}
+          name="count"
+          label="How many"
+          boxClassName="w-24"
+          more={{ inputMode: "numeric" }}
+          onEnter={add}
         />
-        <TextField label="How many" value={count} onChangeText={setCount} inputMode="numeric" boxClassName="w-24" />
       </View>
       <Faint>What lies in the yard costs nothing and is cut first.</Faint>
       <Button label="Put it in the yard" kind="plain" onPress={add} />

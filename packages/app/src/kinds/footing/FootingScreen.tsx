@@ -1,6 +1,5 @@
-import { type Footing, stripSection } from "@wide-porch/core";
+import { type Footing, settlePart, stripSection } from "@wide-porch/core";
 import { GroundScreen } from "../../ground/GroundScreen";
-import { settledPart } from "../../ground/settledPart";
 import { useGroundChange } from "../../ground/useGroundChange";
 import { useJob } from "../../job/JobContext";
 import { usePartFigures } from "../../measure/usePartFigures";
@@ -18,7 +17,7 @@ export default function FootingScreen({ part }: { readonly part: Footing }) {
     <GroundScreen
       part={part}
       figures={figures}
-      section={stripSection(settledPart(part, context.system, rules), context)}
+      section={stripSection(settlePart(part, context.system, rules), context)}
       refusal={refusal}
       elsewhere={ELSEWHERE}
       panels={<FootingPanel footing={part} slots={slots} active={active} onChange={change} onFigure={show} />}

@@ -1,7 +1,6 @@
-import { type Pad, padSection } from "@wide-porch/core";
+import { type Pad, padSection, settlePart } from "@wide-porch/core";
 import { Choice } from "../../components/Choice";
 import { GroundScreen } from "../../ground/GroundScreen";
-import { settledPart } from "../../ground/settledPart";
 import { useGroundChange } from "../../ground/useGroundChange";
 import { useJob } from "../../job/JobContext";
 import { usePartFigures } from "../../measure/usePartFigures";
@@ -19,7 +18,7 @@ export default function PadScreen({ part }: { readonly part: Pad }) {
     <GroundScreen
       part={part}
       figures={figures}
-      section={padSection(settledPart(part, figures.context.system, rules), figures.context)}
+      section={padSection(settlePart(part, figures.context.system, rules), figures.context)}
       refusal={refusal}
       times={part.count}
       panels={

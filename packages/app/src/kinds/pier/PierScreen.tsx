@@ -1,20 +1,13 @@
 import { ALONE, type Pier } from "@wide-porch/core";
 import { View } from "react-native";
-import { SlotChoices } from "../../assembly/SlotChoices";
-import { UsesPanel } from "../../assembly/UsesPanel";
 import { AnyDrawing } from "../../components/AnyDrawing";
 import { Choice } from "../../components/Choice";
 import { Title } from "../../components/Text";
 import { useLatestCount } from "../../job/JobContext";
 import { BothWays } from "../../measure/BothWays";
-import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
-import { LiveCount } from "../../measure/LiveCount";
-import { MeasureList } from "../../measure/MeasureList";
-import { PartLayout } from "../../measure/PartLayout";
-import { PartName } from "../../measure/PartName";
+import { PartFrame } from "../../measure/PartFrame";
 import { usePartFigures } from "../../measure/usePartFigures";
-import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { masonryLive } from "../liveWords";
 
 const FILLINGS = [
@@ -27,7 +20,8 @@ export default function PierScreen({ part }: { readonly part: Pier }) {
   const { kind, context, slots, active, show, change, pad } = usePartFigures(part);
   const drawn = useLatestCount(part.id)?.drawing ?? kind.draw(part, context, ALONE);
   return (
-    <PartLayout
+    <PartFrame
+      part={part}
       drawing={(heightPx) => (
         <AnyDrawing
           drawing={drawn}
@@ -38,28 +32,20 @@ export default function PierScreen({ part }: { readonly part: Pier }) {
         />
       )}
       pad={pad}
-      lists={
-        <>
-          <PartName part={part} />
-          <ConfirmPart partId={part.id} />
-          <LiveCount partId={part.id} say={masonryLive} />
-          <FigureList slots={slots} activePath={active} onOpen={show} title="Pier" />
-          <View className="gap-3">
-            <Title level={2}>Shape</Title>
-            <Choice
-              label="Filling"
-              options={FILLINGS}
-              value={part.hollow}
-              onChange={(hollow) => change((now) => ("hollow" in now ? { ...now, hollow } : now))}
-            />
-          </View>
-          <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
-          <SlotChoices part={part} onChange={change} />
-          <BothWays part={part} choice="method" />
-          <UsesPanel part={part} />
-          <NotesAndPhotos part={part} />
-        </>
-      }
-    />
+      built={{ say: masonryLive, onChange: change }}
+      measures={kind.measures(part, context, ALONE)}
+      underChoices={<BothWays part={part} choice="method" />}
+    >
+      <FigureList slots={slots} activePath={active} onOpen={show} title="Pier" />
+      <View className="gap-3">
+        <Title level={2}>Shape</Title>
+        <Choice
+          label="Filling"
+          options={FILLINGS}
+          value={part.hollow}
+          onChange={(hollow) => change((now) => ("hollow" in now ? { ...now, hollow } : now))}
+        />
+      </View>
+    </PartFrame>
   );
 }

@@ -1,16 +1,9 @@
 import { ALONE, type RoofTotals } from "@wide-porch/core";
-import { SlotChoices } from "../../assembly/SlotChoices";
-import { UsesPanel } from "../../assembly/UsesPanel";
 import { Choice } from "../../components/Choice";
 import { Faint } from "../../components/Text";
-import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
-import { LiveCount } from "../../measure/LiveCount";
-import { MeasureList } from "../../measure/MeasureList";
-import { PartLayout } from "../../measure/PartLayout";
-import { PartName } from "../../measure/PartName";
+import { PartFrame } from "../../measure/PartFrame";
 import { usePartFigures } from "../../measure/usePartFigures";
-import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { roofTotalsLive } from "../liveWords";
 import { ReplaceByDrawn } from "../roof/ReplaceByDrawn";
 import { ReadReport } from "./ReadReport";
@@ -26,32 +19,24 @@ export default function RoofTotalsScreen({ part }: { readonly part: RoofTotals }
   const take = (choose: (now: RoofTotals) => RoofTotals): string | undefined =>
     change((now) => (now.kind === part.kind ? choose(now) : now))?.message;
   return (
-    <PartLayout
-      drawing={undefined}
+    <PartFrame
+      part={part}
       pad={pad}
-      lists={
-        <>
-          <PartName part={part} />
-          <ConfirmPart partId={part.id} />
-          <LiveCount partId={part.id} say={roofTotalsLive} />
-          <Faint>
-            Reckoned from totals: rafters along the eaves, each as long as the area over the eaves. Nothing is drawn.
-          </Faint>
-          <ReadReport onTake={take} />
-          <Choice
-            label="The area was taken"
-            options={TAKEN}
-            value={part.areaTaken}
-            onChange={(areaTaken) => change((now) => ("areaTaken" in now ? { ...now, areaTaken } : now))}
-          />
-          <FigureList slots={slots} activePath={active} onOpen={show} title="Totals" />
-          <MeasureList measures={kind.measures(part, context, ALONE)} drawing={undefined} />
-          <ReplaceByDrawn part={part} />
-          <SlotChoices part={part} onChange={change} />
-          <UsesPanel part={part} />
-          <NotesAndPhotos part={part} />
-        </>
-      }
-    />
+      built={{ say: roofTotalsLive, onChange: change }}
+      measures={kind.measures(part, context, ALONE)}
+      overChoices={<ReplaceByDrawn part={part} />}
+    >
+      <Faint>
+        Reckoned from totals: rafters along the eaves, each as long as the area over the eaves. Nothing is drawn.
+      </Faint>
+      <ReadReport onTake={take} />
+      <Choice
+        label="The area was taken"
+        options={TAKEN}
+        value={part.areaTaken}
+        onChange={(areaTaken) => change((now) => ("areaTaken" in now ? { ...now, areaTaken } : now))}
+      />
+      <FigureList slots={slots} activePath={active} onOpen={show} title="Totals" />
+    </PartFrame>
   );
 }

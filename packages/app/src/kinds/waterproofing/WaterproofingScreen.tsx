@@ -4,25 +4,18 @@ import {
   type PartCount,
   quantityText,
   resolveWaterproofing,
+  settlePart,
   type Waterproofing,
 } from "@wide-porch/core";
 import { useMemo } from "react";
 import { View } from "react-native";
-import { SlotChoices } from "../../assembly/SlotChoices";
-import { UsesPanel } from "../../assembly/UsesPanel";
 import { AnyDrawing } from "../../components/AnyDrawing";
 import { Picker } from "../../components/Picker";
 import { Faint, Title } from "../../components/Text";
-import { settledPart } from "../../ground/settledPart";
 import { useJob } from "../../job/JobContext";
-import { ConfirmPart } from "../../measure/ConfirmPart";
 import { FigureList } from "../../measure/FigureList";
-import { LiveCount } from "../../measure/LiveCount";
-import { MeasureList } from "../../measure/MeasureList";
-import { PartLayout } from "../../measure/PartLayout";
-import { PartName } from "../../measure/PartName";
+import { PartFrame } from "../../measure/PartFrame";
 import { usePartFigures } from "../../measure/usePartFigures";
-import { NotesAndPhotos } from "../../photos/NotesAndPhotos";
 import { HoursBothWays } from "./HoursBothWays";
 import { MaterialPanel } from "./MaterialPanel";
 
@@ -47,14 +40,15 @@ export default function WaterproofingScreen({ part }: { readonly part: Waterproo
   const figures = usePartFigures(part);
   const { kind, slots, active, show, change, pad } = figures;
   const standing = useMemo(
-    () => resolveWaterproofing(settledPart(part, context.system, rules), plan),
+    () => resolveWaterproofing(settlePart(part, context.system, rules), plan),
     [part, context.system, rules, plan],
   );
   const drawing = kind.draw(standing, context, ALONE);
   const rooms = parts.filter(isRoom);
   const say = useMemo(() => live(context.system), [context.system]);
   return (
-    <PartLayout
+    <PartFrame
+      part={part}
       drawing={
         drawing.kind === "none"
           ? undefined
@@ -69,33 +63,25 @@ export default function WaterproofingScreen({ part }: { readonly part: Waterproo
             )
       }
       pad={pad}
-      lists={
-        <>
-          <PartName part={part} />
-          <ConfirmPart partId={part.id} />
-          <LiveCount partId={part.id} say={say} />
-          <View className="gap-2">
-            <Title level={2}>Walls and floor of</Title>
-            <Picker
-              label="Walls and floor of"
-              options={[
-                { value: "", label: "Areas that are typed" },
-                ...rooms.map(({ id, name }) => ({ value: id, label: name })),
-              ]}
-              value={part.roomId}
-              onChange={(roomId) => change((now) => (now.kind === "waterproofing" ? { ...now, roomId } : now))}
-            />
-            {standing.found ? <Faint>{`They follow ${standing.found.name}, less its openings.`}</Faint> : null}
-          </View>
-          <FigureList slots={slots} activePath={active} onOpen={show} title="Below ground" />
-          <MaterialPanel part={standing} onChange={change} />
-          <HoursBothWays part={standing} onChange={change} />
-          <MeasureList measures={kind.measures(standing, context, ALONE)} drawing={undefined} />
-          <SlotChoices part={part} onChange={change} />
-          <UsesPanel part={part} />
-          <NotesAndPhotos part={part} />
-        </>
-      }
-    />
+      built={{ say, onChange: change }}
+      measures={kind.measures(standing, context, ALONE)}
+    >
+      <View className="gap-2">
+        <Title level={2}>Walls and floor of</Title>
+        <Picker
+          label="Walls and floor of"
+          options={[
+            { value: "", label: "Areas that are typed" },
+            ...rooms.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          value={part.roomId}
+          onChange={(roomId) => change((now) => (now.kind === "waterproofing" ? { ...now, roomId } : now))}
+        />
+        {standing.found ? <Faint>{`They follow ${standing.found.name}, less its openings.`}</Faint> : null}
+      </View>
+      <FigureList slots={slots} activePath={active} onOpen={show} title="Below ground" />
+      <MaterialPanel part={standing} onChange={change} />
+      <HoursBothWays part={standing} onChange={change} />
+    </PartFrame>
   );
 }

@@ -1,3 +1,5 @@
+import { meetingOf } from "../line";
+
 /** A place on plan in millimetres. The work is done in floating point; whoever asks rounds. */
 export type XY = readonly [x: number, y: number];
 export type XYZ = readonly [x: number, y: number, z: number];
@@ -42,17 +44,18 @@ export function velocityOf(before: MovingLine, after: MovingLine): XY | undefine
     if (dotOf(before.along, after.along) < 0) return undefined;
     return [after.normal[0] * after.runPerRise, after.normal[1] * after.runPerRise];
   }
-  return meet(before.normal, before.runPerRise, after.normal, after.runPerRise);
+  return meetingOf(
+    { normal: before.normal, offset: before.runPerRise },
+    { normal: after.normal, offset: after.runPerRise },
+  );
 }
 
 /** Where two lines that are not parallel meet at a height. */
 export const meetingAt = (before: MovingLine, after: MovingLine, heightMm: number): XY =>
-  meet(before.normal, offsetAt(before, heightMm), after.normal, offsetAt(after, heightMm));
-
-function meet([ax, ay]: XY, a: number, [bx, by]: XY, b: number): XY {
-  const across = ax * by - ay * bx;
-  return [(a * by - b * ay) / across, (ax * b - bx * a) / across];
-}
+  meetingOf(
+    { normal: before.normal, offset: offsetAt(before, heightMm) },
+    { normal: after.normal, offset: offsetAt(after, heightMm) },
+  );
 
 /** The line of an edge's step; `undefined` for an edge of no length. */
 export function lineOf(edge: RisingEdge, index: number, face: number): MovingLine | undefined {

@@ -1,3 +1,4 @@
+import { type NormalLine, whereLinesMeet } from "../../geometry";
 import type { FaceSide, FormFace, XY, XYZ } from "../../geometry/skeleton";
 
 /** What bounds a face: an eave, a gable's rake, a wall, or another face. */
@@ -31,25 +32,12 @@ export type RoofSide = {
 /** How far a side goes out beyond where it is on the form, level and square to it, in millimetres. */
 export type Outwards = (side: FaceSide) => number;
 
-type Line = { readonly normal: XY; readonly offset: number };
-
-const PARALLEL = 1e-9;
-
-function lineOfSide({ from, to }: FaceSide, outMm: number): Line | undefined {
+function lineOfSide({ from, to }: FaceSide, outMm: number): NormalLine | undefined {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
   if (length < 1e-9) return undefined;
   // The face lies on the left: its outside is on the right.
   const normal: XY = [(to[1] - from[1]) / length, -(to[0] - from[0]) / length];
   return { normal, offset: normal[0] * from[0] + normal[1] * from[1] + outMm };
-}
-
-function meet(a: Line, b: Line): XY | undefined {
-  const across = a.normal[0] * b.normal[1] - a.normal[1] * b.normal[0];
-  if (Math.abs(across) < PARALLEL) return undefined;
-  return [
-    (a.offset * b.normal[1] - b.offset * a.normal[1]) / across,
-    (a.normal[0] * b.offset - b.normal[0] * a.offset) / across,
-  ];
 }
 
 /** A height on a face's plane, anywhere on plan. */
@@ -58,12 +46,13 @@ export const heightOn = ({ line }: Pick<FormFace, "line">, [x, y]: XY): number =
 
 export type PlainSide = FaceSide & { readonly kind: SideKind; readonly cutBy?: string };
 
-const cornerOf = (line: Line, next: Line, place: XYZ): XY => meet(line, next) ?? [place[0], place[1]];
+const cornerOf = (line: NormalLine, next: NormalLine, place: XYZ): XY =>
+  whereLinesMeet(line, next) ?? [place[0], place[1]];
 
 const near = (a: XYZ, b: XYZ): boolean => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) < 0.01;
 
 /** How far a place on a line from a corner is past another line; the line itself is where it is 0. */
-const past = ({ normal, offset }: Line, [x, y]: XY): number => normal[0] * x + normal[1] * y - offset;
+const past = ({ normal, offset }: NormalLine, [x, y]: XY): number => normal[0] * x + normal[1] * y - offset;
 
 /**
  * A face carried down over its overhangs: each side moved out by its own, hips and valleys run on in their own line. Where the
@@ -94,8 +83,8 @@ export function carriedOut(
     const other = beside && lineOfSide(beside.side, beside.outMm);
     const inLine = outwards(side) > 0 ? a : b;
     if (!other || past(other, plain) <= 0.01) return { before: at(plain), after: at(plain) };
-    const first = meet(inLine, other);
-    const second = meet(outer, other);
+    const first = whereLinesMeet(inLine, other);
+    const second = whereLinesMeet(outer, other);
     if (!first || !second) return { before: at(plain), after: at(plain) };
     return outwards(side) > 0 ? { before: at(first), after: at(second) } : { before: at(second), after: at(first) };
   });

@@ -1,8 +1,8 @@
 import {
   along,
-  type Direction,
   distance,
   headingFrom,
+  lengthsToReach,
   minus,
   normalDegrees,
   ORIGIN,
@@ -102,16 +102,7 @@ export function squaredUp(corners: readonly Point[]): Point[] | undefined {
   const first = from && middle ? headingFrom(from, middle) : undefined;
   const second = middle && end ? headingFrom(middle, end) : undefined;
   if (!from || !first || !second) return undefined;
-  const lengths = crossingLengths(minus(ORIGIN, from), first, second);
+  const lengths = lengthsToReach(minus(ORIGIN, from), first, second);
   if (!lengths || lengths[0] <= 0 || lengths[1] <= 0) return undefined;
   return [...corners.slice(0, -2), plus(from, along(ORIGIN, first, lengths[0])), ORIGIN];
-}
-
-/** How far to go in each of two directions to come to `target`; undefined where they are parallel. */
-export function crossingLengths(target: Point, first: Direction, second: Direction): [number, number] | undefined {
-  const across = first.x * second.y - first.y * second.x;
-  if (Math.abs(across) < 1e-9) return undefined;
-  const a = (target.xNm * second.y - target.yNm * second.x) / across;
-  const b = (first.x * target.yNm - first.y * target.xNm) / across;
-  return [a, b];
 }

@@ -1,25 +1,22 @@
-import type { Point, Polygon } from "../../../geometry";
+import { type NormalLine, type Point, type Polygon, whereLinesMeet } from "../../../geometry";
 import { ownValue } from "../../../records/ownValue";
 import { NM_PER_MM } from "../../../units";
 import type { RoofEdgeOnPlan } from "../outline";
 import type { RunsOn } from "./types";
 
-type Line = { readonly x: number; readonly y: number; readonly offset: number };
-
 /** Of an edge moved out: its outside is on the right. */
-function lineOf({ from, to }: RoofEdgeOnPlan, outNm: number): Line {
+function lineOf({ from, to }: RoofEdgeOnPlan, outNm: number): NormalLine {
   const length = Math.hypot(to.xNm - from.xNm, to.yNm - from.yNm) || 1;
   const [x, y] = [(to.yNm - from.yNm) / length, -(to.xNm - from.xNm) / length];
-  return { x, y, offset: x * from.xNm + y * from.yNm + outNm };
+  return { normal: [x, y], offset: x * from.xNm + y * from.yNm + outNm };
 }
 
-function meet(a: Line, b: Line): Point | undefined {
-  const across = a.x * b.y - a.y * b.x;
-  if (Math.abs(across) < 1e-6) return undefined;
-  return {
-    xNm: Math.round((a.offset * b.y - b.offset * a.y) / across),
-    yNm: Math.round((a.x * b.offset - b.x * a.offset) / across),
-  };
+/** Within a millionth of a turn they are one line. */
+const PARALLEL = 1e-6;
+
+function meet(a: NormalLine, b: NormalLine): Point | undefined {
+  const met = whereLinesMeet(a, b, PARALLEL);
+  return met && { xNm: Math.round(met[0]), yNm: Math.round(met[1]) };
 }
 
 /** An outline whose edges that run into another roof are moved out as far as they run on; the corners beside them go along. */
@@ -46,6 +43,6 @@ export function reachBeyond(placed: RoofEdgeOnPlan, outline: Polygon): number {
   const [ax, ay] = [(to.xNm - from.xNm) / length, (to.yNm - from.yNm) / length];
   const sideways = outline.map(({ xNm, yNm }) => (xNm - from.xNm) * ax + (yNm - from.yNm) * ay);
   if (Math.max(...sideways) <= 0 || Math.min(...sideways) >= length) return 0;
-  const beyond = outline.map(({ xNm, yNm }) => line.x * xNm + line.y * yNm - line.offset);
+  const beyond = outline.map(({ xNm, yNm }) => line.normal[0] * xNm + line.normal[1] * yNm - line.offset);
   return Math.max(0, ...beyond) / NM_PER_MM;
 }

@@ -1,4 +1,5 @@
 import type { FramingPiece } from "../../../../drawing/piece";
+import { type NormalLine, whereLinesMeet } from "../../../../geometry";
 import { areaOfRing, type XY } from "../../../../geometry/skeleton";
 import type { Section } from "../../../../kinds";
 import { NM_PER_MM } from "../../../../units";
@@ -15,27 +16,23 @@ export type TrussShape = {
   readonly chord: Section;
 };
 
-type Line = { readonly x: number; readonly y: number; readonly offset: number };
-
-function meet(a: Line, b: Line): XY | undefined {
-  const across = a.x * b.y - a.y * b.x;
-  if (Math.abs(across) < 1e-9) return undefined;
-  return [(a.offset * b.y - b.offset * a.y) / across, (a.x * b.offset - b.x * a.offset) / across];
-}
-
 /** A convex ring, against the clock, with every side moved in; nothing where nothing is left. */
 function inset(ring: readonly XY[], byMm: number): XY[] | undefined {
-  const lines = ring.map(([x, y], index): Line => {
+  const lines = ring.map(([x, y], index): NormalLine => {
     const [nextX, nextY] = ring[(index + 1) % ring.length] ?? [x, y];
     const length = Math.hypot(nextX - x, nextY - y) || 1;
     const [nx, ny] = [-(nextY - y) / length, (nextX - x) / length];
-    return { x: nx, y: ny, offset: nx * x + ny * y + byMm };
+    return { normal: [nx, ny], offset: nx * x + ny * y + byMm };
   });
-  const corners = lines.map((line, index) => meet(lines[(index + lines.length - 1) % lines.length] ?? line, line));
+  const corners = lines.map((line, index) =>
+    whereLinesMeet(lines[(index + lines.length - 1) % lines.length] ?? line, line),
+  );
   const found = corners.filter((corner) => corner !== undefined);
   const inner = found.length === ring.length ? found : undefined;
   // One that is too small turns inside out.
-  const isIn = inner?.every(([x, y]) => lines.every((line) => line.x * x + line.y * y >= line.offset - 1e-6));
+  const isIn = inner?.every(([x, y]) =>
+    lines.every((line) => line.normal[0] * x + line.normal[1] * y >= line.offset - 1e-6),
+  );
   return inner && isIn && areaOfRing(inner) > 0 ? inner : undefined;
 }
 
