@@ -8,9 +8,9 @@ const node = (displayName, roots, extra = {}) => ({
   roots,
   testEnvironment: "node",
   testMatch: ["**/*.test.ts"],
-  // The libraries of solids and of polygons come as modules only.
-  transform: { "^.+\\.tsx?$": swc, "(manifold-3d/manifold|clipper2-ts/dist/.+)\\.js$": swc },
-  transformIgnorePatterns: ["/node_modules/(?!manifold-3d/|clipper2-ts/)"],
+  // The libraries of solids, of polygons and of 3D come as modules only.
+  transform: { "^.+\\.tsx?$": swc, "(manifold-3d/manifold|clipper2-ts/dist/.+|three/.+)\\.js$": swc },
+  transformIgnorePatterns: ["/node_modules/(?!manifold-3d/|clipper2-ts/|three/)"],
   ...extra,
 });
 
@@ -26,6 +26,8 @@ module.exports = {
     node("core", ["<rootDir>/packages/core/src", "<rootDir>/library"]),
     node("server", ["<rootDir>/packages/server/src"], withDatabase),
     node("sync", ["<rootDir>/e2e/interleavings"], withDatabase),
+    // What draws nothing needs no browser's stand-in, and is read by the quick compiler.
+    node("app", ["<rootDir>/packages/app/src"]),
     "<rootDir>/packages/app",
   ],
 };

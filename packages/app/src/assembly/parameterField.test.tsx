@@ -1,7 +1,8 @@
 import type { AssemblyParameter } from "@wide-porch/core";
 import { library } from "@wide-porch/library";
 import { byRole, leave, press, render, type } from "../testing/render";
-import { optionsOf, ParameterField, readValue, textOf } from "./ParameterField";
+import { ParameterField } from "./ParameterField";
+import { optionsOf, readValue, textOf } from "./parameterText";
 
 const parameter = (changes: Partial<AssemblyParameter>): AssemblyParameter => ({
   name: "spacing",

@@ -7,7 +7,7 @@ import { CommitField } from "../../components/CommitField";
 import { Faint, Figure, Strong, Warning } from "../../components/Text";
 import { TextField } from "../../components/TextField";
 import { Trash2 } from "../../icons";
-import { readValue, textOf } from "../ParameterField";
+import { readValue, textOf } from "../parameterText";
 
 type Props = {
   readonly parameter: AssemblyParameter;

@@ -1,5 +1,5 @@
 import { type Assembly, formatSpacing, type Scalar, slotParametersOf } from "@wide-porch/core";
-import { readValue } from "../ParameterField";
+import { readValue } from "../parameterText";
 
 export type Read<T> = { readonly value: T } | { readonly problem: string };
 export type Pair = readonly [name: string, text: string];
