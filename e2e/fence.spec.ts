@@ -29,9 +29,9 @@ test("a fence is a kind like any other: its types hold, it conforms, and it goes
 }) => {
   test.setTimeout(900_000);
   if (!copy || !running) throw new Error("the copy is running");
-  runIn(copy, "tsc", "--noEmit", "-p", "packages/core");
-  runIn(copy, "tsc", "--noEmit", "-p", "packages/app");
-  runIn(copy, "jest", "--selectProjects", "core", "--testPathPattern", "kinds/fence|kinds/boundaries");
+  runIn(copy, "typescript-native/bin/tsc", "-p", "packages/core");
+  runIn(copy, "typescript-native/bin/tsc", "-p", "packages/app");
+  runIn(copy, "jest/bin/jest.js", "--selectProjects", "core", "--testPathPattern", "kinds/fence|kinds/boundaries");
 
   page.setDefaultTimeout(20_000);
   await signIn(page, running.address, ROS);

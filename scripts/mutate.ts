@@ -5,11 +5,12 @@
  *     npm run mutate -- --folder packages/core/src/order --sample 60 --seed 7 --workers 2
  *     npm run mutate -- --again earlier.log     # of the same sample, only what survived when that was written
  */
-import { execFileSync, spawn } from "node:child_process";
+import { spawn } from "node:child_process";
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { dirname, join, relative, resolve } from "node:path";
 import { parseArgs } from "node:util";
+import { fingerprint } from "./lib/fingerprint.mjs";
 import { type Mutant, mutantsOf } from "./lib/mutants";
 import { sampler } from "./lib/sampler";
 
@@ -24,7 +25,7 @@ const { values: options } = parseArgs({
     folder: { type: "string", default: CORE },
     sample: { type: "string", default: "300" },
     seed: { type: "string", default: "1" },
-    workers: { type: "string", default: "1" },
+    workers: { type: "string", default: "2" },
     again: { type: "string" },
   },
 });
@@ -79,24 +80,45 @@ const jestArguments = (home: string): string[] => [
 
 /** How long a test file takes, and the lines of each file that it runs. */
 type Reach = { readonly ms: number; readonly lines: Readonly<Record<string, readonly number[]>> };
+type Kept = { readonly of: string; readonly tests: [string, Reach][] };
 
-/** What each test file reaches, by a run of all of them, which has to pass. */
-function reachOfTests(home: string): Map<string, Reach> {
-  const report = join(WORK, "reach.json");
+/** What the test files of one share reach, by a run of them, which has to pass. */
+function reachOfShare(home: string, share: number, shares: number): Promise<[string, Reach][]> {
+  const report = join(WORK, `reach-${share}.json`);
   const reporter = join(ROOT, "scripts/lib/linesByTest.cjs");
   const coverage = ["--coverage", "--coverageReporters=none", `--reporters=${reporter}`];
+  const which = [`--shard=${share + 1}/${shares}`];
   const env = { ...process.env, LINES_BY_TEST: report };
-  execFileSync(process.execPath, [...jestArguments(home), ...coverage], {
-    stdio: ["ignore", "ignore", "inherit"],
-    env,
+  return new Promise((done, fail) => {
+    const jest = spawn(process.execPath, [...jestArguments(home), ...which, ...coverage], {
+      stdio: ["ignore", "ignore", "inherit"],
+      env,
+    });
+    jest.on("exit", (code) => {
+      if (code !== 0) return fail(new Error(`mutate: the tests do not pass as they are (share ${share + 1})`));
+      const tests: Record<string, Reach> = JSON.parse(readFileSync(report, "utf8"));
+      return done(
+        Object.entries(tests).map(([test, { ms, lines }]) => [
+          relative(home, test),
+          { ms, lines: Object.fromEntries(Object.entries(lines).map(([file, run]) => [relative(home, file), run])) },
+        ]),
+      );
+    });
   });
-  const tests: Record<string, Reach> = JSON.parse(readFileSync(report, "utf8"));
-  return new Map(
-    Object.entries(tests).map(([test, { ms, lines }]) => [
-      relative(home, test),
-      { ms, lines: Object.fromEntries(Object.entries(lines).map(([file, run]) => [relative(home, file), run])) },
-    ]),
-  );
+}
+
+/** What each test file reaches: known from the last time while nothing of core has changed, else by a run of all in as many shares as there are copies. */
+async function reachOfTests(homes: readonly string[]): Promise<Map<string, Reach>> {
+  const kept = join(WORK, "reach.json");
+  const now = fingerprint(["packages/core", "library", "jest.config.js", "scripts/lib/linesByTest.cjs"], {
+    tests: true,
+  });
+  const before: Kept | undefined = existsSync(kept) ? JSON.parse(readFileSync(kept, "utf8")) : undefined;
+  if (before?.of === now) return new Map(before.tests);
+  const tests = (await Promise.all(homes.map((home, share) => reachOfShare(home, share, homes.length)))).flat();
+  const found: Kept = { of: now, tests };
+  writeFileSync(kept, JSON.stringify(found));
+  return new Map(tests);
 }
 
 /** How many folders two files have in common. */
@@ -156,14 +178,16 @@ function survivedIn(log: string, sample: readonly Mutant[]): Mutant[] {
 async function main(): Promise<void> {
   mkdirSync(WORK, { recursive: true });
   const homes = Array.from({ length: Number(options.workers) }, (_, index) => copyFor(index));
-  const [first] = homes;
-  if (!first || !existsSync(first)) throw new Error("mutate: at least one worker");
+  if (homes.length === 0) throw new Error("mutate: at least one worker");
   const all = filesUnder(relative(ROOT, resolve(ROOT, options.folder)))
     .filter(isSource)
     .flatMap((file) => mutantsOf(file, readFileSync(join(ROOT, file), "utf8")));
   const whole = sampler(Number(options.seed))(all, Number(options.sample));
   const sample = options.again === undefined ? whole : survivedIn(options.again, whole);
-  const tests = reachOfTests(first);
+  const started = performance.now();
+  const tests = await reachOfTests(homes);
+  const seconds = () => ((performance.now() - started) / 1000).toFixed(0);
+  console.log(`what ${tests.size} test files reach is known after ${seconds()} s`);
   const outcomes: Outcome[] = [];
   const queue = [...sample];
   const tell = (outcome: Outcome) => {
@@ -174,7 +198,7 @@ async function main(): Promise<void> {
   await Promise.all(homes.map((home) => work(home, queue, tests, tell)));
   const killed = outcomes.filter((each) => each.killed).length;
   console.log(
-    `\n${killed} of ${outcomes.length} killed, ${((100 * killed) / outcomes.length).toFixed(1)} %, of ${all.length} possible changes (seed ${options.seed})`,
+    `\n${killed} of ${outcomes.length} killed, ${((100 * killed) / outcomes.length).toFixed(1)} %, of ${all.length} possible changes (seed ${options.seed}), in ${seconds()} s`,
   );
   for (const { mutant } of outcomes.filter((each) => !each.killed)) console.log(`  ${nameOf(mutant)}`);
 }

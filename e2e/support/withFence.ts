@@ -66,10 +66,14 @@ export function copyWithFence(): string {
   return copy;
 }
 
-/** Runs a program of the copy's packages; throws with what it said when it fails. */
+/** Runs a script of the copy's packages; throws with what it said when it fails. */
 export function runIn(copy: string, program: string, ...args: readonly string[]): void {
   try {
-    execFileSync(join(copy, "node_modules/.bin", program), args, { cwd: copy, encoding: "utf8", stdio: "pipe" });
+    execFileSync(process.execPath, [join(copy, "node_modules", program), ...args], {
+      cwd: copy,
+      encoding: "utf8",
+      stdio: "pipe",
+    });
   } catch (error) {
     const { stdout = "", stderr = "" } = error as { stdout?: string; stderr?: string };
     throw new Error(`${program} ${args.join(" ")}: ${stdout}${stderr}`);

@@ -1,13 +1,13 @@
 import { z } from "zod";
 import type { Drawing } from "../../drawing/drawing";
 import { newBase, partBase } from "../../parts/base";
-import { choicesSlot, type Settled } from "../../parts/choicesSlot";
-import { assumedDimension, dimensionSchema, unmeasured } from "../../parts/dimension";
+import { choicesSlot, type SettledChoices } from "../../parts/choicesSlot";
+import { assumedDimension, type DimensionSlot, dimensionSchema, unmeasured } from "../../parts/dimension";
 import { figureSetters } from "../../parts/figures";
 import { atMost } from "../../parts/limits";
 import { noDrawing } from "../../parts/looseDrawing";
 import { figurePoints } from "../../parts/openPointsOf";
-import type { DimensionSlot, PartContext, PartKind } from "../../parts/partKind";
+import type { PartContext, PartKind } from "../../parts/partKind";
 import { areaQuantity, lengthQuantity, type QuantityValues } from "../../parts/quantity";
 import type { Role } from "../../parts/role";
 import type { SlotParameter } from "../../parts/slot";
@@ -36,7 +36,7 @@ const fenceSchema = z.object({
   assembly: assemblyRefSchema,
   choices: choicesSchema,
 });
-export type Fence = z.infer<typeof fenceSchema> & { readonly settled?: Settled<FenceChoices> };
+export type Fence = z.infer<typeof fenceSchema> & { readonly settled?: SettledChoices<FenceChoices> };
 
 const choice = (
   name: keyof FenceChoices,
@@ -162,7 +162,7 @@ export const fenceKind: PartKind<Fence> = {
   }),
   outline: ({ length, height }) => ({ xNm: 0, yNm: 0, widthNm: length.valueNm ?? 0, heightNm: height.valueNm ?? 0 }),
   draw: drawFence,
-  across: () => ({ nearNm: 0, deepNm: inches(1) }),
+  depthOf: () => ({ nearNm: 0, deepNm: inches(1) }),
   problems,
   openPoints: (fence, context) => figurePoints(dimensions(fence), context.system),
   dimensions,

@@ -1,6 +1,6 @@
 import type { Assembly } from "../../../assemblies";
 import type { FramingPiece } from "../../../drawing/piece";
-import type { LaidPart, Site } from "../../../layouts";
+import type { Layout, Site } from "../../../layouts";
 import { sectionOf } from "../../../parts/section";
 import { inches, type Nanometres } from "../../../units";
 import { choicesIn, drawFence, type Fence } from "../index";
@@ -14,7 +14,7 @@ const stick = (piece: Stick): FramingPiece => ({ ...piece, cutLengthNm: Math.max
 const times = (count: number): readonly number[] => Array.from({ length: count }, (_, index) => index);
 
 /** Posts at both ends and at equal stretches between them, rails from post to post, boards over all. */
-export function layOutFence(fence: Fence, _assembly: Assembly, { context, library }: Site): LaidPart {
+export function layOutFence(fence: Fence, _assembly: Assembly, { context, library }: Site): Layout {
   const { postSection, railSection, postEvery, rails, boardGap } = choicesIn(fence);
   const [lengthNm, heightNm] = [fence.length.valueNm ?? 0, fence.height.valueNm ?? 0];
   const bays = Math.max(1, Math.ceil(lengthNm / postEvery));

@@ -53,7 +53,7 @@ function AddRegister({ onAdd }: { onAdd: (register: Register) => void }) {
       reset(EMPTY);
     })();
   return (
-    <View role="form" aria-label="A number on quotes" className="gap-2">
+    <View className="gap-2">
       <View className="flex-row flex-wrap gap-2">
         <FormEntry
           control={control}

@@ -38,7 +38,7 @@ export function AddEntry({ label, button, icon, most, empty, check, onAdd }: Pro
       onAdd(text);
     })();
   return (
-    <View role="form" aria-label={label} className="gap-2">
+    <View className="gap-2">
       <FormEntry control={control} name="text" label={label} onEnter={add} />
       <Button label={button} kind="plain" {...(icon ? { icon } : {})} onPress={add} />
     </View>

@@ -1,21 +1,10 @@
 import { footingKind, padKind, raftKind, slabKind, waterproofingKind } from "../kinds";
-import { footingOf, padOf, raftOf, ribOf, slabOf, waterproofingOf } from "../testing/ground";
+import { footingOf, padOf, raftOf, ribOf, slabOf, WAYS_OF_DIGGING, waterproofingOf } from "../testing/ground";
 import { type Choices, withoutEffect } from "../testing/withoutEffect";
 import { inches, millimetres } from "../units";
 
 describe("every choice there is reaches the count", () => {
-  const DUG: Choices[] = [
-    {},
-    { digBy: "hand" },
-    { spoilBy: "lorry" },
-    { spoilBy: "lorry", loadBy: "hand" },
-    { backfillBy: "fill" },
-    { concreteBy: "pumped" },
-    { concreteBy: "site" },
-    { concreteBy: "bags" },
-    { formwork: "full" },
-    { batter: 1 },
-  ];
+  const DUG: Choices[] = [{}, ...WAYS_OF_DIGGING];
   const steel = {
     mainTop: 2,
     linkSpacing: millimetres(300),

@@ -6,7 +6,7 @@ import { noDrawing } from "../parts/looseDrawing";
 import type { PartKind } from "../parts/partKind";
 import { metres } from "../units";
 import { checksOf, type Sample } from "./conformance";
-import { padOf } from "./ground";
+import { padOf, WAYS_OF_DIGGING } from "./ground";
 
 const sample: Sample<Pad> = {
   system: "metric",
@@ -15,16 +15,8 @@ const sample: Sample<Pad> = {
   choices: {
     beside: ["rounding"],
     others: [
-      { digBy: "hand" },
-      { spoilBy: "lorry" },
-      { spoilBy: "lorry", loadBy: "hand" },
-      { backfillBy: "fill" },
-      { concreteBy: "pumped" },
-      { concreteBy: "site" },
-      { concreteBy: "bags" },
+      ...WAYS_OF_DIGGING,
       { pourApart: true, concreteBy: "bags" },
-      { formwork: "full" },
-      { batter: 1 },
       { fill: 100_000_000, blinding: 50_000_000 },
       { padBarsEachWay: 4 },
     ],

@@ -7,6 +7,7 @@ import { type Waterproofing, waterproofingKind } from "../kinds/waterproofing";
 import { measured } from "../parts/dimension";
 import { type MeasuringSystem, parseLength } from "../units";
 import { contexts } from "./library";
+import type { Choices } from "./withoutEffect";
 
 type Figures = Readonly<Record<string, string>>;
 type Given = {
@@ -113,3 +114,16 @@ function withFigures<P>(kind: Kind<P>, part: P, figures: Figures, system: Measur
     part,
   );
 }
+
+/** Each way that something in the ground is dug, filled and poured, beside how it usually is. */
+export const WAYS_OF_DIGGING: readonly Choices[] = [
+  { digBy: "hand" },
+  { spoilBy: "lorry" },
+  { spoilBy: "lorry", loadBy: "hand" },
+  { backfillBy: "fill" },
+  { concreteBy: "pumped" },
+  { concreteBy: "site" },
+  { concreteBy: "bags" },
+  { formwork: "full" },
+  { batter: 1 },
+];

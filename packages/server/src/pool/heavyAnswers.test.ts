@@ -15,20 +15,28 @@ afterAll(() => server.stop());
 
 const firstJob = async (): Promise<string> => (await ros.get("/api/v1/jobs?sort=title").expect(200)).body.items[0].id;
 
+/** Somebody signed in at a server whose threads have so long for an answer. */
+async function withThreadsFor(longestMs: number, work: (agent: ReturnType<typeof supertest.agent>) => Promise<void>) {
+  const heavy = startHeavyAnswers(server.config, server.logger, { longestMs });
+  try {
+    const agent = supertest.agent(createApp(server.dataSource, server.config, server.logger, { ...server, heavy }));
+    const { body } = await agent
+      .post("/api/v1/session")
+      .send({ email: "ros@fernhollow.example", password: DEMO_PASSWORD })
+      .expect(201);
+    agent.set("x-csrf-token", body.csrfToken);
+    await work(agent);
+  } finally {
+    await heavy.close();
+  }
+}
+
 // Threads yield to all else: on a machine with much to do they take long to begin.
 jest.setTimeout(120_000);
 
 describe("work in threads of the pool", () => {
   it("that takes too long is answered as a problem, and ends nothing else", async () => {
-    const heavy = startHeavyAnswers(server.config, server.logger, { longestMs: 5 });
-    const app = createApp(server.dataSource, server.config, server.logger, { ...server, heavy });
-    try {
-      const agent = supertest.agent(app);
-      const { body } = await agent
-        .post("/api/v1/session")
-        .send({ email: "ros@fernhollow.example", password: DEMO_PASSWORD })
-        .expect(201);
-      agent.set("x-csrf-token", body.csrfToken);
+    await withThreadsFor(5, async (agent) => {
       const id = await firstJob();
       const answer = await agent.get(`/api/v1/jobs/${id}/counts`).expect(422);
       expect(answer.type).toBe("application/problem+json");
@@ -37,21 +45,11 @@ describe("work in threads of the pool", () => {
       await agent.get("/api/v1/account/sessions").expect(200);
       // Another server's threads are none of its business.
       await ros.get(`/api/v1/jobs/${id}/counts`).expect(200);
-    } finally {
-      await heavy.close();
-    }
+    });
   });
 
   it("on a record that takes too long is no fault of the record: it can be sent again, and is made once", async () => {
-    const heavy = startHeavyAnswers(server.config, server.logger, { longestMs: 1 });
-    const app = createApp(server.dataSource, server.config, server.logger, { ...server, heavy });
-    try {
-      const agent = supertest.agent(app);
-      const { body } = await agent
-        .post("/api/v1/session")
-        .send({ email: "ros@fernhollow.example", password: DEMO_PASSWORD })
-        .expect(201);
-      agent.set("x-csrf-token", body.csrfToken);
+    await withThreadsFor(1, async (agent) => {
       const id = await firstJob();
       const { parts } = (await ros.get(`/api/v1/jobs/${id}`).expect(200)).body;
       const path = `/api/v1/jobs/${id}/parts/${parts[0].id}`;
@@ -61,9 +59,7 @@ describe("work in threads of the pool", () => {
       expect(Number(answer.headers["retry-after"])).toBeGreaterThan(0);
       const again = await ros.put(path).send(change).expect(200);
       expect(again.body.revision).toBe(parts[0].revision + 1);
-    } finally {
-      await heavy.close();
-    }
+    });
   });
 
   it("is not begun with a body of so many values that reading it would take all the memory", async () => {
