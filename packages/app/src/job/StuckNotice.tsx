@@ -109,14 +109,20 @@ function Conflict({ stuck }: { stuck: Stuck }) {
 
 function Refusal({ stuck }: { stuck: Stuck }) {
   const { commands } = useOutbox();
+  // What is nowhere any more cannot be sent again.
+  if (stuck.reason === "gone") {
+    return (
+      <Notice title="A photo could not be saved" live>
+        <Body>{stuck.message}</Body>
+        <Faint>Everything else goes on being saved.</Faint>
+        <Button label="Let it go" kind="plain" onPress={() => decide(stuck, letGo(stuck, commands))} />
+      </Notice>
+    );
+  }
   return (
     <Notice title={`A change of ${nameOf(stuck)} could not be saved`} live>
       <Body>{stuck.message}</Body>
-      <Faint>
-        {stuck.reason === "gone"
-          ? "Everything else goes on being saved."
-          : "It is kept on this device. Everything else goes on being saved."}
-      </Faint>
+      <Faint>It is kept on this device. Everything else goes on being saved.</Faint>
       <View className="flex-row flex-wrap gap-2">
         <Button label="Send it again" kind="plain" onPress={() => outbox.again(stuck.command.target)} />
         <Button label="Let this change go" kind="plain" onPress={() => decide(stuck, letGo(stuck, commands))} />
