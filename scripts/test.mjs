@@ -102,7 +102,7 @@ async function testAll() {
   mkdirSync(results, { recursive: true });
   if (QUICK) {
     await Promise.all([checkStatically(), checkBoundaries()]);
-    await jest("Unit tests", ["--selectProjects", "core", "app"]);
+    await jest("Unit tests", ["--selectProjects", "core", "app", "screens"]);
   } else {
     await ensureDebian(["chromium"], ["chromium"], "Chromium");
     await ensureDebian(["pdftotext"], ["poppler-utils"], "Poppler");
