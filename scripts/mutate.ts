@@ -45,12 +45,24 @@ function filesUnder(folder: string): string[] {
 const isSource = (path: string): boolean =>
   path.endsWith(".ts") && !path.endsWith(".test.ts") && !path.endsWith(".d.ts") && !path.includes("/testing/");
 
+/** Core, and what its tests read: who asks for its names, the library, the published schemas. */
+const COPIED = [
+  "packages/core",
+  "packages/app/app",
+  "packages/app/src",
+  "packages/server/src",
+  "library",
+  "docs",
+  "e2e",
+  "scripts",
+];
+
 /** A copy of what core's tests need, of its own for each worker; packages are those of the checkout. */
 function copyFor(worker: number): string {
   const home = join(WORK, `copy-${worker}`);
   rmSync(home, { recursive: true, force: true });
-  for (const part of ["packages/core", "packages/app/src", "packages/server/src", "library", "docs"])
-    cpSync(join(ROOT, part), join(home, part), { recursive: true });
+  for (const part of COPIED)
+    cpSync(join(ROOT, part), join(home, part), { recursive: true, filter: (path) => !path.endsWith("/node_modules") });
   symlinkSync(join(ROOT, "node_modules"), join(home, "node_modules"));
   const config = {
     ...coreProject,

@@ -1,14 +1,29 @@
 const { writeFileSync } = require("node:fs");
-const { createCoverageMap } = require("istanbul-lib-coverage");
-const { createSourceMapStore } = require("istanbul-lib-source-maps");
+const { originalPositionFor, TraceMap } = require("@jridgewell/trace-mapping");
 
-/** Lines that a statement which ran reaches over, in the files as they are written. */
-function linesRun(file) {
+/** The lines of each statement of a file as it is written: worked out once, as every test has the same file. */
+const known = new Map();
+
+function linesOfStatements(path, { statementMap, inputSourceMap }) {
+  const before = known.get(path);
+  if (before) return before;
+  const map = inputSourceMap ? new TraceMap(inputSourceMap) : undefined;
+  const lineOf = ({ line, column }) => (map ? originalPositionFor(map, { line, column }).line : line);
+  const lines = Object.entries(statementMap).map(([id, { start, end }]) => {
+    const from = lineOf(start);
+    return [id, from, Math.max(from ?? 0, lineOf(end) ?? 0)];
+  });
+  const mapped = lines.filter(([, from]) => typeof from === "number");
+  known.set(path, mapped);
+  return mapped;
+}
+
+/** Lines that a statement which ran reaches over. */
+function linesRun(path, data) {
   const lines = new Set();
-  const { statementMap, s: runs } = file.toJSON();
-  for (const [id, { start, end }] of Object.entries(statementMap)) {
-    if (runs[id] === 0) continue;
-    for (let line = start.line; line <= end.line; line += 1) lines.add(line);
+  for (const [id, from, to] of linesOfStatements(path, data)) {
+    if (data.s[id] === 0) continue;
+    for (let line = from; line <= to; line += 1) lines.add(line);
   }
   return [...lines];
 }
@@ -16,22 +31,15 @@ function linesRun(file) {
 /** Writes down, for each test file, how long it takes and the lines of each file that it runs, to `LINES_BY_TEST`. */
 module.exports = class LinesByTest {
   tests = {};
-  waiting = [];
 
   onTestResult(test, result) {
     if (result.failureMessage) console.error(result.failureMessage);
     const coverage = result.coverage ?? {};
-    this.waiting.push(this.note(test.path, result.perfStats.runtime, coverage));
+    const lines = Object.entries(coverage).map(([path, file]) => [path, linesRun(path, file.data ?? file)]);
+    this.tests[test.path] = { ms: result.perfStats.runtime, lines: Object.fromEntries(lines) };
   }
 
-  async note(path, ms, coverage) {
-    const mapped = await createSourceMapStore().transformCoverage(createCoverageMap(coverage));
-    const lines = Object.fromEntries(mapped.files().map((file) => [file, linesRun(mapped.fileCoverageFor(file))]));
-    this.tests[path] = { ms, lines };
-  }
-
-  async onRunComplete() {
-    await Promise.all(this.waiting);
+  onRunComplete() {
     writeFileSync(process.env.LINES_BY_TEST, JSON.stringify(this.tests));
   }
 };
