@@ -337,6 +337,7 @@ describeKind(padKind, [
 describeKind(waterproofingKind, [
   {
     system: "metric",
+    brokenOff: ["wallHeight"],
     part: waterproofingOf(
       "metric",
       { walls: 37, floor: 17 },

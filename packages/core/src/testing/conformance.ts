@@ -7,7 +7,8 @@ import { newestVersion } from "../migrations/migrate";
 import { type Dimension, type DimensionSlot, dimensionSchema } from "../parts/dimension";
 import { enterDimension } from "../parts/entry";
 import { ALONE, type PartContext, type PartKind } from "../parts/partKind";
-import { type MeasuringSystem, metres, toMetres } from "../units";
+import { inches, type MeasuringSystem, metres, millimetres, parseLength, toMetres } from "../units";
+import { extentOf } from "./extent";
 import { library } from "./library";
 import { type Choices, withoutEffect } from "./withoutEffect";
 
@@ -23,6 +24,8 @@ export type Sample<P> = {
   readonly assemblies?: readonly Assembly[];
   /** As it stands on the plan, for what takes its figures from there. */
   readonly onPlan?: (part: P) => P;
+  /** Figures that stand beside a drawing which is broken off: it is too high to be shown whole. */
+  readonly brokenOff?: readonly string[];
   /** Looked for among all its choices, where they are not by a test of their own (`count/everyChoiceOf…`). */
   readonly choices?: {
     /** Those that reach no count, and stand beside it. */
@@ -263,6 +266,29 @@ const drawsWhatItCounts = <P extends Part>(asked: Asked<P>) => {
     expect([id, known.has(id) || id === "outline" || kind.nameOfItem?.(placed, id) !== undefined]).toEqual([id, true]);
 };
 
+/** An elevation is as large as what is drawn on it: a screen fits it by what it says of itself. */
+const drawsToItsSize = <P extends Part>(asked: Asked<P>) => {
+  const { drawing } = asked.count();
+  if (drawing.kind !== "elevation" || drawing.rectangles.length === 0) return;
+  expect(extentOf(drawing)).toEqual({ fromNm: 0, toNm: drawing.widthNm, lowNm: 0, highNm: drawing.heightNm });
+};
+
+/** Half of what figures are written to: a sixteenth of an inch, a millimetre. */
+const WRITTEN_TO_NM: Readonly<Record<MeasuringSystem, number>> = { imperial: inches(1 / 32), metric: millimetres(0.5) };
+
+const writesWhatItMeasures = <P extends Part>(asked: Asked<P>) => {
+  const { drawing } = asked.count();
+  if (drawing.kind !== "elevation") return;
+  for (const { id, text, fromNm, toNm } of drawing.dimensions) {
+    const read = parseLength(text, asked.sample.system);
+    if (asked.sample.brokenOff?.includes(id)) continue;
+    const off = read.ok ? Math.abs(read.value - (toNm - fromNm)) : 0;
+    expect([id, text, off <= WRITTEN_TO_NM[asked.sample.system]]).toEqual([id, text, true]);
+    expect([id, fromNm <= toNm]).toEqual([id, true]);
+  }
+  expect(drawing.dimensions.filter(({ text }) => parseLength(text, asked.sample.system).ok)).not.toEqual([]);
+};
+
 /** What hangs over, stands out or lies beside its outline does so by less than this, and by less than the part is large. */
 const BESIDE_NM = metres(3);
 
@@ -332,6 +358,8 @@ export function checksOf<P extends Part>(kind: PartKind<P>, sample: Sample<P>): 
       "draws what it counts, and counts what it draws, each piece by an id and a role of its own",
       drawsWhatItCounts,
     ),
+    check("is drawn as large as it says", drawsToItsSize),
+    check("writes beside it how long it is", writesWhatItMeasures),
     check("lies where it is drawn, within its part and as deep", liesWhereItIsDrawn),
     check("is reached by every choice there is, but those that are said to stand beside", choicesReach),
     ...(mirrored ? [check("counts the same from its other side", () => isTheSameFromBehind(asked, mirrored))] : []),

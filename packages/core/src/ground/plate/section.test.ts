@@ -1,4 +1,5 @@
 import type { Raft } from "../../kinds/raft";
+import { extentOf } from "../../testing/extent";
 import { raftOf } from "../../testing/ground";
 import { contexts } from "../../testing/library";
 import { PLAIN } from "../../testing/plainRaft";
@@ -34,6 +35,22 @@ describe("the section shows what is chosen, and its figures are those that are t
       expect.arrayContaining(["screed", "ground-insulation"]),
     );
     expect(section({}, "beam").roles).not.toContain("toe");
+  });
+
+  it("is as large as what is drawn on it, whatever is chosen", () => {
+    const ways: readonly Raft["choices"][] = [
+      {},
+      { screed: millimetres(65), insulation: millimetres(80) },
+      { fill: 0, blinding: 0 },
+    ];
+    for (const choices of ways) {
+      for (const edgeForm of ["toe", "beam"] as const) {
+        const { drawn } = section(choices, edgeForm);
+        const { fromNm, toNm, lowNm, highNm } = extentOf(drawn);
+        expect([fromNm, lowNm]).toEqual([0, 0]);
+        expect([toNm, highNm]).toEqual([drawn.widthNm, drawn.heightNm]);
+      }
+    }
   });
 
   it("is to scale: what is written on it is as long as it says", () => {
