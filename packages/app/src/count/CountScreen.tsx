@@ -58,31 +58,22 @@ export function CountScreen() {
       onModel={() => showInModel(found.line.id)}
     />
   ) : null;
-  if (!wide) {
-    return (
-      <>
-        {list}
+  // One tree for both: a tablet that is turned keeps the list with what was searched in it.
+  return (
+    <View className={`min-h-0 flex-1 ${wide ? "flex-row" : ""}`}>
+      {list}
+      {wide ? (
+        <View role="complementary" aria-label="Working" className="w-[440px] border-l border-rule">
+          <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-4 p-4">
+            {found ? <Title level={2}>{found.line.description}</Title> : null}
+            {working ?? <Faint>Choose a line to see how it came about.</Faint>}
+          </ScrollView>
+        </View>
+      ) : (
         <Sheet open={found !== undefined} onClose={() => show("")} title={found?.line.description ?? ""}>
           {working}
         </Sheet>
-      </>
-    );
-  }
-  return (
-    <View className="min-h-0 flex-1 flex-row">
-      {list}
-      <View role="complementary" aria-label="Working" className="w-[440px] border-l border-rule">
-        <ScrollView className="min-h-0 flex-1" contentContainerClassName="gap-4 p-4">
-          {found ? (
-            <>
-              <Title level={2}>{found.line.description}</Title>
-              {working}
-            </>
-          ) : (
-            <Faint>Choose a line to see how it came about.</Faint>
-          )}
-        </ScrollView>
-      </View>
+      )}
     </View>
   );
 }
