@@ -22,7 +22,7 @@ const withDatabase = {
 module.exports = {
   // A hook that starts a server takes its time on a machine with other work on it.
   testTimeout: 30_000,
-  testSequencer: "<rootDir>/packages/server/testing/longestFirst.js",
+  testSequencer: "<rootDir>/scripts/lib/longestFirst.cjs",
   projects: [
     node("core", ["<rootDir>/packages/core/src", "<rootDir>/library"]),
     node("server", ["<rootDir>/packages/server/src"], withDatabase),

@@ -5,4 +5,5 @@ export * from "./offset";
 export * from "./point";
 export * from "./polygon";
 export * from "./rectangle";
+export * from "./straightened";
 export * from "./walked";

@@ -17,6 +17,16 @@ const planArea = (places: readonly XYZ[]): number =>
 export const areaOfSides = (sides: readonly { readonly from: XYZ }[]): number =>
   planArea(sides.map(({ from }) => from));
 
+/** A ridge board is set level: one that would rise by less than half an inch, or an inch in 25 ft, is a ridge (common practice). */
+const MOST_RISE_MM = 12.7;
+const MOST_RISE = 1 / 300;
+
+function isRidge({ from, to }: FaceSide): boolean {
+  const riseMm = Math.abs(to[2] - from[2]);
+  const planMm = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  return riseMm < 0.1 || (riseMm < MOST_RISE_MM && riseMm < MOST_RISE * planMm);
+}
+
 /** What a side is, seen from the face it bounds. */
 function kindOfSide(
   face: FormFace,
@@ -44,7 +54,7 @@ function kindOfSide(
   ];
   const lower = heightOn(face, within) - heightOn(beyond, within);
   if (Math.abs(lower) < 1e-6) return "seam";
-  if (lower < 0) return level ? "ridge" : "hip";
+  if (lower < 0) return isRidge(side) ? "ridge" : "hip";
   return "valley";
 }
 
@@ -152,8 +162,50 @@ export function assembleForm(
   };
 }
 
+const apart = ([ax, ay, az]: XYZ, [bx, by, bz]: XYZ): number => Math.hypot(ax - bx, ay - by, az - bz);
+
+/** From where to where two ridges go that are one; nothing for two that are not. */
+function endsOf(a: RoofLine, b: RoofLine): readonly [XYZ, XYZ] | undefined {
+  if (a.kind !== "ridge") return undefined;
+  const ends =
+    apart(a.to, b.from) < 1
+      ? ([a.from, b.to] as const)
+      : apart(a.from, b.to) < 1
+        ? ([b.from, a.to] as const)
+        : undefined;
+  const straight = ends && Math.abs(apart(...ends) - a.lengthMm - b.lengthMm) < 0.01;
+  return straight ? ends : undefined;
+}
+
+/** One ridge over eaves that go on in one line: what is cut and bought is one board. */
+function joinedRidges(lines: readonly RoofLine[]): RoofLine[] {
+  const joined: RoofLine[] = [];
+  for (const line of lines) {
+    const before = line.kind === "ridge" ? joined.findIndex((each) => endsOf(each, line) !== undefined) : -1;
+    const first = joined[before];
+    const ends = first && endsOf(first, line);
+    if (!ends) {
+      joined.push(line);
+      continue;
+    }
+    joined[before] = {
+      ...first,
+      from: ends[0],
+      to: ends[1],
+      faceIds: [...new Set([...first.faceIds, ...line.faceIds])],
+      planMm: first.planMm + line.planMm,
+      lengthMm: first.lengthMm + line.lengthMm,
+    };
+  }
+  return joined;
+}
+
 /** Every line once: where two faces share one, as the first of them has it. */
 export function linesOf(faces: readonly RoofFace[]): RoofLine[] {
+  return joinedRidges(linesBetween(faces));
+}
+
+function linesBetween(faces: readonly RoofFace[]): RoofLine[] {
   const counts = new Map<SideKind, number>();
   return faces.flatMap((face) =>
     [...face.sides, ...face.carried.flatMap(({ ring }) => ring.filter(({ kind }) => kind === "rake"))].flatMap(

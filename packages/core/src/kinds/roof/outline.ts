@@ -1,3 +1,4 @@
+import { ORIGIN, straightened } from "../../geometry";
 import {
   cornersOf,
   edgeLetter,
@@ -6,7 +7,7 @@ import {
   type OutlineEdgeOnPlan as Placed,
   type WalkedOutline,
 } from "../../parts/walkedOutline";
-import type { Nanometres } from "../../units";
+import { inches, type Nanometres } from "../../units";
 import { courtyardName, courtyardRing } from "./courtyards";
 import type { Courtyard, Roof, RoofEdge } from "./schema";
 import { newEdge } from "./starts";
@@ -20,7 +21,12 @@ export type RoofOutline =
   | (Extract<Walked, { ok: true }> & {
       /** Round each courtyard that has its figures, the roof on their left. */
       readonly courts: readonly (readonly RoofEdgeOnPlan[])[];
+      /** How far its corners were moved to make straight, parallel and square what a tape cannot tell from it. */
+      readonly straightenedNm: Nanometres;
     });
+
+/** Two readings of a tape, each a sixteenth of an inch out (common practice). */
+const SAME_TO_A_TAPE_NM = inches(1 / 8);
 
 export const walkedCorners = cornersOf;
 
@@ -43,7 +49,18 @@ function courtEdges(court: Courtyard, inwards: 1 | -1): RoofEdgeOnPlan[][] {
 export function outlineOfRoof({ edges, courtyards = [] }: Outlined): RoofOutline {
   const outline = outlineOf(edges);
   if (!outline.ok) return outline;
-  return { ...outline, courts: courtyards.flatMap((court) => courtEdges(court, outline.inwards)) };
+  const { ring, movedNm } = straightened(outline.polygon, SAME_TO_A_TAPE_NM);
+  const placed = outline.edges.map(({ edge }, index) => {
+    const from = ring[index] ?? ORIGIN;
+    return { edge, from, to: ring[(index + 1) % ring.length] ?? from };
+  });
+  return {
+    ...outline,
+    edges: placed,
+    polygon: ring,
+    straightenedNm: movedNm,
+    courts: courtyards.flatMap((court) => courtEdges(court, outline.inwards)),
+  };
 }
 
 /** Each edge where it lies on the plan of its storey; nothing while the outline does not close. */

@@ -3,7 +3,7 @@ import { atMost } from "../../parts/limits";
 import type { OpenPoint, PartContext } from "../../parts/partKind";
 import { type Problem, problem } from "../../problems/problem";
 import { ownValue } from "../../records/ownValue";
-import { feet, formatArea, formatLength, type MeasuringSystem, metres } from "../../units";
+import { feet, formatArea, formatLength, inches, type MeasuringSystem, metres } from "../../units";
 import { courtyardProblems } from "./courtyards";
 import { featureProblems } from "./features/problems";
 import { LEAST_PITCH, MOST_PITCH, roofDimensions } from "./figures";
@@ -158,6 +158,17 @@ export function beamsNeeded(roof: Roof): Problem[] {
   if (kinds.length === 0) return [];
   const words = kinds.map((kind) => `${kind}s`).join(" and ");
   return [problem("low-pitch", "pitch", `Below 3 in 12 ${words} carry the rafters as beams: have them sized.`)];
+}
+
+/** More than this is said where corners were moved: what a tape is read to, halved. */
+const SAID_FROM_NM = inches(1 / 32);
+
+/** An outline out of true by less than a tape can tell is built straight and square: to be told, as the lengths typed stay what they are. */
+export function straightenedOutline(roof: Roof, system: MeasuringSystem): Problem[] {
+  const outline = outlineOfRoof(roof);
+  if (!outline.ok || outline.straightenedNm < SAID_FROM_NM) return [];
+  const message = `The outline is out of straight, parallel or square by less than a tape can tell: it is framed true, its corners moved by ${formatLength(Math.round(outline.straightenedNm), system)} at most.`;
+  return [problem("straightened", "edges", message)];
 }
 
 /** What a flat at the top has beyond its covering is built like a floor: to be told, not left out without a word. */

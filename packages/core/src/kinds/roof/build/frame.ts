@@ -3,7 +3,7 @@ import { sectionOf } from "../../../kinds";
 import type { Site } from "../../../layouts";
 import { type Problem, problem } from "../../../problems/problem";
 import { formatLength, soMany } from "../../../units";
-import { formOf, type RoofForm, toMm } from "../form";
+import { formOf, type RoofFace, type RoofForm, toMm } from "../form";
 import { edgeName } from "../outline";
 import type { RoofChoices } from "../parameters";
 import type { Roof } from "../schema";
@@ -13,7 +13,7 @@ import { layGables, layOpenings } from "./openings";
 import { layOverhangs } from "./overhangs";
 import { layPurlins } from "./purlins";
 import { layRafters } from "./rafters";
-import { layTies } from "./ties";
+import { layTies, untiedFaces } from "./ties";
 import { type LaidTrusses, layTrusses } from "./trusses/layTrusses";
 
 export type Framed = { readonly pieces: readonly FramingPiece[]; readonly problems: readonly Problem[] };
@@ -91,8 +91,25 @@ export function frameRoof(roof: Roof, choices: RoofChoices, longest: Longest, { 
       // Trusses over a gable have their own uprights.
       ...(choices.gableStuds && carried.size === 0 ? layGables(roof, form, walls) : []),
     ],
-    problems: choices.framedWith === "trusses" ? trussProblems(roof, form, trusses, choices, context.system) : [],
+    problems: [
+      ...(choices.framedWith === "trusses" ? trussProblems(roof, form, trusses, choices, context.system) : []),
+      ...untiedProblems(roof, choices, untiedFaces(rafters, stick)),
+    ],
   };
+}
+
+/** Ties that were chosen, and lie under some slopes only: beside pairs of rafters that meet over a ridge. */
+function untiedProblems(
+  roof: Roof,
+  { ceilingJoists, collarEvery }: RoofChoices,
+  untied: readonly RoofFace[],
+): Problem[] {
+  const chosen = [...(ceilingJoists ? ["ceiling joists"] : []), ...(collarEvery > 0 ? ["collar ties"] : [])];
+  if (chosen.length === 0 || untied.length === 0) return [];
+  const edges = [...new Set(untied.map(({ edgeId }) => edgeName(roof, edgeId)))];
+  const path = ceilingJoists ? "choices.ceilingJoists" : "choices.collarEvery";
+  const message = `${edges.join(", ")}: no ${chosen.join(" or ")} under this slope, as its rafters meet no others over a ridge. Count them as a floor there, and have what holds the feet of the rafters looked at.`;
+  return [problem("untied", path, message)];
 }
 
 /** What trusses leave to somebody else: told, as nothing of it is in their count. */

@@ -10,7 +10,7 @@ import { formOf } from "../form";
 import { meetingProblems } from "../meeting/problems";
 import { overhangsMeet, unreachedHeights } from "../overlaps";
 import { choicesOf, type RoofChoices } from "../parameters";
-import { beamsNeeded, fasciasApart, flatFrame, longTails } from "../problems";
+import { beamsNeeded, fasciasApart, flatFrame, longTails, straightenedOutline } from "../problems";
 import type { Roof } from "../schema";
 import { frameRoof } from "./frame";
 import { longestSold, withinStock } from "./longest";
@@ -119,6 +119,7 @@ export function layOutRoof(roof: Roof, assembly: Assembly, site: Site): Layout {
     problems: [
       ...problems,
       ...panels.problems,
+      ...straightenedOutline(roof, context.system),
       ...beamsNeeded(roof),
       ...flatFrame(roof, context.system),
       ...unreachedHeights(roof, context.system),

@@ -31,7 +31,7 @@ export function jointsOf(lengthMm: number, { longestMm, spacingMm }: RidgeStock)
 
 function ridgePieces(line: RoofLine, form: RoofForm, sections: Sections, stock: RidgeStock): FramingPiece[] {
   const face = form.faces.find(({ id }) => id === line.faceIds[0]);
-  const topMm = line.from[2] + overOf(face, sections.rafter);
+  const topMm = (line.from[2] + line.to[2]) / 2 + overOf(face, sections.rafter);
   const direction = unit([line.to[0] - line.from[0], line.to[1] - line.from[1]]);
   const at = (mm: number): XY => [line.from[0] + direction[0] * mm, line.from[1] + direction[1] * mm];
   const ends = [0, ...jointsOf(line.planMm, stock), line.planMm];

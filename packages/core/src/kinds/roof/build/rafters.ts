@@ -34,8 +34,26 @@ export const inFace = ({ form: { line } }: RoofFace, [x, y]: XYZ | XY): XY => [
   line.normal[0] * x + line.normal[1] * y - line.offsetMm,
 ];
 
+/** Nearer than this to the end of a ridge a rafter runs up to the ridge, not to the hip beside it. */
+const AT_RIDGE_MM = 1;
+
+/** Where hips come together, with a ridge or at a point: the rafters that run up to there are commons, alike from every slope. */
+function headsOf(face: RoofFace, sides: readonly Sided[]): XY[] {
+  return sides.flatMap((side, index): XY[] => {
+    const next = sides[(index + 1) % sides.length];
+    if (!next || (side.kind !== "hip" && next.kind !== "hip")) return [];
+    const meet = [side.kind, next.kind].every((kind) => kind === "hip" || kind === "ridge");
+    return meet ? [inFace(face, side.to)] : [];
+  });
+}
+
 /** Where a line up the slope goes through a ring, from the eave up. */
 export function hitsAt(face: RoofFace, sides: readonly Sided[], along: number): Hit[] {
+  const heads = headsOf(face, sides).filter(([at]) => Math.abs(at - along) < AT_RIDGE_MM);
+  const atHead = (hit: Hit): Hit =>
+    hit.kind === "hip" && heads.some(([, at]) => Math.abs(at - hit.at) < AT_RIDGE_MM)
+      ? { ...hit, kind: "ridge", sine: 1 }
+      : hit;
   return sides
     .flatMap(({ from, to, kind, cutBy }): Hit[] => {
       const [a, b] = [inFace(face, from), inFace(face, to)];
@@ -45,6 +63,7 @@ export function hitsAt(face: RoofFace, sides: readonly Sided[], along: number): 
       const at = a[1] + share * (b[1] - a[1]);
       return [{ at, kind, sine: Math.abs(b[0] - a[0]) / length, onBoards: cutBy !== undefined }];
     })
+    .map(atHead)
     .toSorted((one, other) => one.at - other.at);
 }
 

@@ -2,13 +2,19 @@ import type { FramingPiece } from "../../../drawing/piece";
 import type { XY } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
-import type { RoofForm } from "../form";
+import type { RoofFace, RoofForm } from "../form";
 import { levelStick } from "./sticks";
 
 const MM_PER_M = 1000;
 
 /** Two rafters over one ridge, foot to foot on plan. */
-type Pair = { readonly id: string; readonly from: XY; readonly to: XY; readonly riseMm: number };
+type Pair = {
+  readonly id: string;
+  readonly faceIds: readonly string[];
+  readonly from: XY;
+  readonly to: XY;
+  readonly riseMm: number;
+};
 
 /** Where the foot of a rafter's line is on plan, and the way it goes up; both are in the frame it lies in. */
 function lineOfRafter({
@@ -25,27 +31,53 @@ function lineOfRafter({
   };
 }
 
+const bearing = ({ role, cut }: FramingPiece): boolean => role === "common-rafter" && (cut?.seatNm ?? 0) > 0;
+
+type Lined = {
+  readonly rafter: FramingPiece;
+  readonly faceId: string;
+  readonly foot: XY;
+  readonly way: XY;
+  readonly runMm: number;
+};
+
+const headOf = ({ foot, way, runMm }: Lined): XY => [foot[0] + way[0] * runMm, foot[1] + way[1] * runMm];
+
 /** Common rafters that come up to the same place of a ridge from both sides, and bear on plates. */
 function pairsOf(rafters: ReadonlyMap<string, readonly FramingPiece[]>, form: RoofForm): Pair[] {
-  const pairs: Pair[] = [];
-  for (const ridge of form.lines.filter(({ kind }) => kind === "ridge")) {
-    const [first, second] = ridge.faceIds.map((id) =>
-      (rafters.get(id) ?? []).filter(({ role, cut }) => role === "common-rafter" && (cut?.seatNm ?? 0) > 0),
-    );
-    for (const rafter of first ?? []) {
-      const a = lineOfRafter(rafter);
-      if (!a) continue;
-      const head: XY = [a.foot[0] + a.way[0] * a.runMm, a.foot[1] + a.way[1] * a.runMm];
-      const across = (second ?? []).map(lineOfRafter).find((b) => {
-        if (!b) return false;
-        const [x, y] = [b.foot[0] + b.way[0] * b.runMm, b.foot[1] + b.way[1] * b.runMm];
-        return Math.hypot(x - head[0], y - head[1]) < 25;
+  return form.lines
+    .filter(({ kind }) => kind === "ridge")
+    .flatMap((ridge): Pair[] => {
+      const all = ridge.faceIds.flatMap((faceId) =>
+        (rafters.get(faceId) ?? []).filter(bearing).flatMap((rafter): Lined[] => {
+          const line = lineOfRafter(rafter);
+          return line ? [{ rafter, faceId, ...line }] : [];
+        }),
+      );
+      const [first] = all;
+      if (!first) return [];
+      const facing = (one: Lined, other: Lined): boolean => one.way[0] * other.way[0] + one.way[1] * other.way[1] > 0;
+      const [near, far] = [all.filter((each) => facing(each, first)), all.filter((each) => !facing(each, first))];
+      return near.flatMap((one): Pair[] => {
+        const head = headOf(one);
+        const across = far.find((other) => {
+          const [x, y] = headOf(other);
+          return Math.hypot(x - head[0], y - head[1]) < 25;
+        });
+        if (!across) return [];
+        const riseMm = one.runMm * (one.rafter.cut?.pitch ?? 0);
+        return [{ id: one.rafter.id, faceIds: [one.faceId, across.faceId], from: one.foot, to: across.foot, riseMm }];
       });
-      if (across)
-        pairs.push({ id: rafter.id, from: a.foot, to: across.foot, riseMm: a.runMm * (rafter.cut?.pitch ?? 0) });
-    }
-  }
-  return pairs;
+    });
+}
+
+/** Slopes that bear on plates and whose rafters meet no others over a ridge: nothing ties their feet together. */
+export function untiedFaces(rafters: ReadonlyMap<string, readonly FramingPiece[]>, form: RoofForm): RoofFace[] {
+  const tied = new Set(pairsOf(rafters, form).flatMap(({ faceIds }) => faceIds));
+  return form.faces.filter(
+    ({ id, dormerId }) =>
+      dormerId === undefined && !tied.has(id) && (rafters.get(id) ?? []).some(({ cut }) => (cut?.seatNm ?? 0) > 0),
+  );
 }
 
 type Ties = {
