@@ -24,6 +24,6 @@ export type PieceCut = {
   /** Of the notch over the plate: level, and plumb. None where it bears on nothing. */
   readonly seatNm: Nanometres;
   readonly heelNm: Nanometres;
-  /** Of a hip: the angle at which its top edge is planed to each side to lie in the slopes. */
-  readonly backingDegrees: number;
+  /** Of a hip: the angles at which its top edge is planed to either side to lie in the slopes; none where it is not. */
+  readonly backingDegrees: readonly number[];
 };

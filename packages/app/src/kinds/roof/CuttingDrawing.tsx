@@ -120,6 +120,11 @@ function factsOf({ piece, boughtNm }: TimberRow, system: MeasuringSystem): reado
   const some = (label: string, nm: number): (readonly [string, string])[] => (nm > 0 ? [[label, say(nm)]] : []);
   const angle = (label: string, value: number): (readonly [string, string])[] =>
     Math.abs(value) > 0.005 ? [[label, degrees(value)]] : [];
+  /** Between equal slopes one angle; between unequal ones each side has its own. */
+  const backing = ([first = 0, second = first]: readonly number[]): (readonly [string, string])[] =>
+    Math.abs(first - second) < 0.05
+      ? angle("Top edge planed to each side", first)
+      : [...angle("Top edge planed to the one side", first), ...angle("Top edge planed to the other", second)];
   return [
     ["Pitch of the piece", pitchWays(cut.pitch, system).slice(0, 2).join(" · ")],
     ["On plan", say(cut.runNm)],
@@ -136,6 +141,6 @@ function factsOf({ piece, boughtNm }: TimberRow, system: MeasuringSystem): reado
     ...some("Notch: heel, plumb", cut.heelNm),
     ...angle("Side cut at the head, on plan", cut.headBevelDegrees),
     ...angle("Side cut at the foot, on plan", cut.footBevelDegrees),
-    ...angle("Top edge planed to each side", cut.backingDegrees),
+    ...backing(cut.backingDegrees),
   ];
 }

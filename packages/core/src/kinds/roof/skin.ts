@@ -1,9 +1,8 @@
 import type { SpaceFigure } from "../../drawing/spaceFigure";
 import type { XYZ } from "../../geometry/skeleton";
 import type { PartContext, Skin } from "../../parts/partKind";
-import { ownValue } from "../../records/ownValue";
-import { formOf, type RoofFace, type StandingFace, toMm } from "./form";
-import { overPlateMm } from "./heights";
+import { formOf, type RoofFace, type StandingFace } from "./form";
+import { bearingRafter, overPlateMm } from "./heights";
 import { choicesOf } from "./parameters";
 import type { Roof } from "./schema";
 
@@ -64,8 +63,8 @@ function gableFigures({ form: { line, rings } }: StandingFace): SpaceFigure[] {
 export function roofSkin(roof: Roof, { sections, system }: PartContext): readonly Skin[] {
   const formed = formOf(roof);
   if (!formed.ok) return [];
-  const rafter = ownValue(sections, choicesOf(roof, system).rafterSection);
-  const overOf = (pitch: number) => (rafter ? overPlateMm(toMm(rafter.depthNm), pitch) : 0);
+  const rafter = bearingRafter(choicesOf(roof, system), sections);
+  const overOf = (pitch: number) => (rafter ? overPlateMm(rafter, pitch) : 0);
   const slopes = formed.form.faces.map((face): Skin => {
     return {
       id: `slope-${face.id}`,

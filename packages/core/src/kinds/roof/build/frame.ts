@@ -2,7 +2,7 @@ import type { FramingPiece } from "../../../drawing/piece";
 import { sectionOf } from "../../../kinds";
 import type { Site } from "../../../layouts";
 import { type Problem, problem } from "../../../problems/problem";
-import { formatLength, soMany } from "../../../units";
+import { formatLength, plural, soMany } from "../../../units";
 import { formOf, type RoofFace, type RoofForm, toMm } from "../form";
 import { edgeName } from "../outline";
 import type { RoofChoices } from "../parameters";
@@ -29,7 +29,7 @@ export function frameRoof(roof: Roof, choices: RoofChoices, longest: Longest, { 
   const section = (id: string) => sectionOf(context.sections, id);
   const fromEnd = choices.layoutFrom === "end";
   const sections = {
-    rafter: section(choices.rafterSection),
+    rafter: { ...section(choices.rafterSection), plateNm: section(choices.gableStudSection).depthNm },
     ridge: section(choices.ridgeSection),
     hip: section(choices.hipSection),
   };
@@ -108,7 +108,7 @@ function untiedProblems(
   if (chosen.length === 0 || untied.length === 0) return [];
   const edges = [...new Set(untied.map(({ edgeId }) => edgeName(roof, edgeId)))];
   const path = ceilingJoists ? "choices.ceilingJoists" : "choices.collarEvery";
-  const message = `${edges.join(", ")}: no ${chosen.join(" or ")} under this slope, as its rafters meet no others over a ridge. Count them as a floor there, and have what holds the feet of the rafters looked at.`;
+  const message = `${edges.join(", ")}: no ${chosen.join(" or ")} under ${plural(edges.length, "this slope, as its rafters meet", "these slopes, as their rafters meet")} no others over a ridge. Count them as a floor there, and have what holds the feet of the rafters looked at.`;
   return [problem("untied", path, message)];
 }
 

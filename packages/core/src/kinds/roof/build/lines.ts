@@ -3,8 +3,9 @@ import type { XY, XYZ } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
 import type { RoofFace, RoofForm, RoofLine } from "../form";
+import { type BearingRafter, overPlateMm } from "../heights";
 import type { Sections } from "./rafters";
-import { cutOf, levelStick, notchOf, overPlateMm, slopedStick } from "./sticks";
+import { cutOf, levelStick, type Notch, slopedStick } from "./sticks";
 
 const halfMm = ({ thicknessNm }: Section): number => thicknessNm / NM_PER_MM / 2;
 const unit = ([x, y]: XY): XY => {
@@ -14,8 +15,17 @@ const unit = ([x, y]: XY): XY => {
 const same = (a: XYZ, b: XYZ): boolean => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) < 1;
 
 /** Tops of rafters lie over the form by this, so that ridges and hips come up to them. */
-const overOf = (face: RoofFace | undefined, rafter: Section): number =>
-  face ? overPlateMm(rafter.depthNm, face.pitch) : 0;
+const overOf = (face: RoofFace | undefined, rafter: BearingRafter): number =>
+  face ? overPlateMm(rafter, face.pitch) : 0;
+
+/** A plate is crossed at its corner: the seat of a hip is as long as the plate is wide, over the sine of a half square (common practice). */
+const ACROSS_CORNER = Math.SQRT2;
+
+/** Of a hip that bears: as deep as brings its top to where the rafters are, however much deeper the timber is. */
+function hipNotch(hip: Section, pitch: number, overMm: number, rafter: BearingRafter): Notch {
+  const heelMm = (hip.depthNm / NM_PER_MM) * Math.hypot(1, pitch) - overMm;
+  return { heelMm, seatMm: Math.min(heelMm / pitch, (rafter.plateNm / NM_PER_MM) * ACROSS_CORNER) };
+}
 
 /** How long ridges can be had, and how far rafters are apart: joints lie between two of them. */
 export type RidgeStock = { readonly longestMm: number; readonly spacingMm: number };
@@ -67,12 +77,14 @@ function slopingPiece(line: RoofLine, form: RoofForm, sections: Sections): Frami
   const pitch = rise / runMm;
   const direction = unit([high[0] - low[0], high[1] - low[1]]);
   const face = form.faces.find(({ id }) => id === line.faceIds[0]);
+  const other = form.faces.find(({ id }) => id === line.faceIds[1]);
   // Where it passes the plate, on plan from its lower end.
   const tailMm = low[2] < 0 ? Math.min(runMm, -low[2] / pitch) : 0;
   const foot: XYZ = [low[0] + direction[0] * tailMm, low[1] + direction[1] * tailMm, low[2] + tailMm * pitch];
   const off = headOffMm(line, high, direction, form, sections);
   const bears = Math.abs(foot[2]) < 1;
-  const notch = bears ? notchOf(sections.rafter.depthNm, pitch) : undefined;
+  const overMm = overOf(face, sections.rafter);
+  const notch = bears ? hipNotch(sections.hip, pitch, overMm, sections.rafter) : undefined;
   const isHip = line.kind === "hip";
   return [
     slopedStick({
@@ -84,8 +96,7 @@ function slopingPiece(line: RoofLine, form: RoofForm, sections: Sections): Frami
       pitch,
       fromMm: -tailMm,
       toMm: Math.max(runMm - tailMm - off, 1 - tailMm),
-      overMm: overOf(face, sections.rafter),
-      notched: false,
+      overMm,
       cut: cutOf({
         pitch,
         runMm: runMm - tailMm,
@@ -93,7 +104,7 @@ function slopingPiece(line: RoofLine, form: RoofForm, sections: Sections): Frami
         footOffMm: 0,
         tailMm,
         notch,
-        backingDegrees: isHip ? backingOf(face, direction, pitch) : 0,
+        backingDegrees: isHip ? [face, other].map((each) => backingOf(each, direction, pitch)) : [],
       }),
     }),
   ];
@@ -110,7 +121,7 @@ function valleyBoard(line: RoofLine, rafter: Section): FramingPiece[] {
   const direction = unit([high[0] - low[0], high[1] - low[1]]);
   const cut = cutOf({ pitch, runMm: line.planMm, headOffMm: 0, footOffMm: 0, tailMm: 0 });
   const ends = { foot: low, direction, pitch, fromMm: 0, toMm: line.planMm, overMm: thickMm * Math.hypot(1, pitch) };
-  return [slopedStick({ id, role, section: flat, ...ends, notched: false, cut })];
+  return [slopedStick({ id, role, section: flat, ...ends, cut })];
 }
 
 /** Along the wall that a slope runs up to: its rafters hang on it. */

@@ -3,13 +3,13 @@ import type { XY } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
 import type { RoofForm, StandingFace } from "../form";
-import { NOTCH_SHARE } from "../heights";
+import { type BearingRafter, heelMm, overPlateMm } from "../heights";
 import type { Roof } from "../schema";
 import { HEADER_PLIES } from "./rafters";
-import { levelStick, overPlateMm, wallStick } from "./sticks";
+import { levelStick, wallStick } from "./sticks";
 
 type Timber = {
-  readonly rafter: Section;
+  readonly rafter: BearingRafter;
   readonly stud: Section;
   readonly spacingMm: number;
   /** How long plates of a role can be had; longer ones are joined. */
@@ -31,7 +31,7 @@ function headersOf({ faces }: RoofForm, { rafter }: Timber): FramingPiece[] {
           const by = (ply + 0.5) * mm(rafter.thicknessNm);
           const end = ([x, y]: readonly [number, number, number]): XY => [x + out[0] * by, y + out[1] * by];
           const id = `header-${featureId}-${nth + 1}-${ply + 1}`;
-          const topMm = Math.min(from[2], to[2]) + overPlateMm(rafter.depthNm, face.pitch);
+          const topMm = Math.min(from[2], to[2]) + overPlateMm(rafter, face.pitch);
           return levelStick({ id, role: "rafter-header", section: rafter }, end(from), end(to), { topMm });
         });
       });
@@ -50,6 +50,7 @@ function edgesOf({ form: { line, rings } }: StandingFace): Edge[] {
 const isUpright = ({ from, to }: Edge): boolean => Math.abs(to[0] - from[0]) < 0.5;
 const secantOf = ({ from, to }: Edge): number =>
   Math.hypot(to[0] - from[0], to[1] - from[1]) / Math.abs(to[0] - from[0]);
+const pitchOf = ({ from, to }: Edge): number => Math.abs((to[1] - from[1]) / (to[0] - from[0]));
 const heightAt = ({ from, to }: Edge, at: number): number =>
   from[1] + ((at - from[0]) / (to[0] - from[0])) * (to[1] - from[1]);
 
@@ -137,7 +138,7 @@ export const layOpenings = (form: RoofForm, timber: Timber): FramingPiece[] => [
 export function layGables(roof: Roof, form: RoofForm, timber: Timber): FramingPiece[] {
   const gabled = new Set(roof.edges.flatMap(({ id, end }) => (end === "gable" || end === "half-hip" ? [id] : [])));
   // An end rafter's underside lies below the slope by its notch.
-  const underMm = (edge: Edge) => mm(timber.rafter.depthNm) * NOTCH_SHARE * secantOf(edge);
+  const underMm = (edge: Edge) => heelMm(timber.rafter, pitchOf(edge));
   const kind: Kind = { stud: "gable-stud", plate: "gable-plate", underMm };
   return form.standing
     .filter(({ dormerId, edgeId }) => dormerId === undefined && gabled.has(edgeId))

@@ -1,17 +1,17 @@
 import type { FramingPiece } from "../../../drawing/piece";
 import type { XY, XYZ } from "../../../geometry/skeleton";
-import type { Section } from "../../../kinds";
 import { feet } from "../../../units";
 import { type RoofFace, type RoofForm, toMm } from "../form";
+import { type BearingRafter, overPlateMm } from "../heights";
 import { slopeOf } from "../outline";
 import type { Roof } from "../schema";
-import { cutOf, levelStick, overPlateMm, slopedStick } from "./sticks";
+import { cutOf, levelStick, slopedStick } from "./sticks";
 
 /** A gable's overhang up to this hangs from the sheathing and the barge; beyond, lookouts carry it. Common practice. */
 const LOOKOUTS_FROM_NM = feet(1);
 
 type Options = {
-  readonly section: Section;
+  readonly section: BearingRafter;
   readonly spacingMm: number;
   readonly rafterSpacingMm: number;
   /** How long a barge can be had; a longer one is joined over a lookout. */
@@ -63,8 +63,7 @@ function bargeOf(face: RoofFace, line: Line, { section, longestMm }: Options): F
       pitch,
       fromMm,
       toMm,
-      overMm: overPlateMm(section.depthNm, face.pitch),
-      notched: false,
+      overMm: overPlateMm(section, face.pitch),
       cut: cutOf({ pitch, runMm: toMm - fromMm, headOffMm: 0, footOffMm: 0, tailMm: 0 }),
     });
   });
@@ -84,7 +83,7 @@ function lookoutsOf(face: RoofFace, line: Line, outMm: number, overhangNm: numbe
     const at = Math.min(index * options.spacingMm, line.planMm);
     const from: XY = [low[0] + way[0] * at, low[1] + way[1] * at];
     const to: XY = [from[0] + along[0] * inwards * lengthMm, from[1] + along[1] * inwards * lengthMm];
-    const topMm = low[2] + at * pitch + overPlateMm(options.section.depthNm, face.pitch);
+    const topMm = low[2] + at * pitch + overPlateMm(options.section, face.pitch);
     return levelStick({ id: `lookout-${line.id}-${index + 1}`, role: "lookout", section: options.section }, from, to, {
       topMm,
     });

@@ -26,9 +26,8 @@ describe("purlins", () => {
     const struts = cutOf(gable, "purlin-strut");
     // 38 ft in ten spaces of 3 ft 9 5/8 in.
     expect(struts).toHaveLength(2 * 11);
-    // 36 in up; the rafter, 7 1/4 in, has is notched a third of its depth over the plate: so much of it lies under the line; the purlin is 7 1/4 in deep.
-    const secant = Math.sqrt(1.25);
-    expect(new Set(struts)).toEqual(new Set([Number((36 - (7.25 * secant) / 3 - 7.25).toFixed(2))]));
+    // 36 in up; the rafter is notched as wide as a plate of 3 1/2 in, 1 3/4 in deep: so much of it lies under the line; the purlin is 7 1/4 in deep.
+    expect(new Set(struts)).toEqual(new Set([Number((36 - 3.5 / 2 - 7.25).toFixed(2))]));
     expect(cutOf({ ...gable, choices: { purlinRows: 1, strutSpacing: 0 } }, "purlin-strut")).toEqual([]);
   });
 

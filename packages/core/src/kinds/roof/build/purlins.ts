@@ -3,12 +3,13 @@ import type { XY, XYZ } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
 import type { RoofFace, RoofForm } from "../form";
+import { type BearingRafter, overPlateMm } from "../heights";
 import { jointsOf, type RidgeStock } from "./lines";
 import { inFace } from "./rafters";
-import { levelStick, overPlateMm, uprightStick } from "./sticks";
+import { levelStick, uprightStick } from "./sticks";
 
 export type Purlins = {
-  readonly rafter: Section;
+  readonly rafter: BearingRafter;
   readonly purlin: Section;
   readonly strut: Section;
   /** Of every slope; 0 for none. */
@@ -64,7 +65,7 @@ function rowsOf(face: RoofFace, { rafter, rows }: Purlins): Row[] {
   const { fromHeightMm, runPerRise } = face.form.line;
   return Array.from({ length: rows }, (_, index): Row => {
     const inMm = foot + ((top - foot) * (index + 1)) / (rows + 1);
-    const underMm = overPlateMm(rafter.depthNm, face.pitch) - mm(rafter.depthNm) * secant;
+    const underMm = overPlateMm(rafter, face.pitch) - mm(rafter.depthNm) * secant;
     const topMm = fromHeightMm + inMm / runPerRise + underMm;
     return { face, id: `purlin-${face.id}-${index + 1}`, inMm, topMm };
   });

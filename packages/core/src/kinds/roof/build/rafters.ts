@@ -3,11 +3,12 @@ import type { XY, XYZ } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
 import type { RoofFace, RoofForm } from "../form";
+import { type BearingRafter, overPlateMm } from "../heights";
 import type { SideKind } from "../overhang";
 import type { RafterRole } from "../roles";
 import { cutOf, notchOf, slopedStick } from "./sticks";
 
-export type Sections = { readonly rafter: Section; readonly ridge: Section; readonly hip: Section };
+export type Sections = { readonly rafter: BearingRafter; readonly ridge: Section; readonly hip: Section };
 
 /** A crossing of a line up the slope with a side of its face, seen along it. */
 export type Hit = {
@@ -144,7 +145,7 @@ export function raftersAt(face: RoofFace, along: number, sections: Sections, id:
       fromHeightMm + foot.at / runPerRise,
     ];
     const onPlate = fromHeightMm < 0.1 || face.dormerId !== undefined;
-    const notch = bears && onPlate ? notchOf(sections.rafter.depthNm, pitch) : undefined;
+    const notch = bears && onPlate ? notchOf(sections.rafter, pitch) : undefined;
     pieces.push(
       slopedStick({
         id: pieces.length === 0 ? id : `${id}.${pieces.length + 1}`,
@@ -155,7 +156,8 @@ export function raftersAt(face: RoofFace, along: number, sections: Sections, id:
         pitch,
         fromMm: footOffMm - tailMm,
         toMm: runMm - headOffMm,
-        notched: notch !== undefined,
+        overMm: overPlateMm(sections.rafter, pitch),
+        notch,
         cut: cutOf({
           pitch,
           runMm,

@@ -5,7 +5,7 @@ import type { XY, XYZ } from "../../../geometry/skeleton";
 import type { Section } from "../../../kinds";
 import { NM_PER_MM } from "../../../units";
 import type { StandingFace } from "../form";
-import { overPlateMm as heightAbovePlate, NOTCH_SHARE } from "../heights";
+import { type BearingRafter, heelMm } from "../heights";
 
 const MM_PER_M = 1000;
 const nm = (mm: number): number => Math.round(mm * NM_PER_MM);
@@ -52,33 +52,31 @@ export type Sloped = Named & {
   /** On plan from the foot: where the timber begins (below 0 for a tail) and ends, cuts taken off. */
   readonly fromMm: number;
   readonly toMm: number;
-  /** How far the timber's top lies over its line, plumb. A rafter's over the plate, so that the notch is a third of its depth. */
-  readonly overMm?: number;
-  readonly notched: boolean;
+  /** How far the timber's top lies over its line, plumb. */
+  readonly overMm: number;
+  readonly notch?: Notch | undefined;
   readonly cut: PieceCut;
 };
 
-/** How far the top of a rafter stands over the line from the plate's corner, plumb. */
-export const overPlateMm = (depthNm: number, pitch: number): number => heightAbovePlate(depthNm / NM_PER_MM, pitch);
+/** Seat and heel of a notch in millimetres. */
+export type Notch = { readonly seatMm: number; readonly heelMm: number };
 
-/** Seat and heel of the notch in millimetres: a third of the depth square to it. */
-export function notchOf(depthNm: number, pitch: number): { seatMm: number; heelMm: number } {
-  const heelMm = (depthNm / NM_PER_MM) * NOTCH_SHARE * Math.hypot(1, pitch);
-  return { seatMm: heelMm / pitch, heelMm };
+export function notchOf(rafter: BearingRafter, pitch: number): Notch {
+  const heel = heelMm(rafter, pitch);
+  return { seatMm: heel / pitch, heelMm: heel };
 }
 
 /** A stick on edge along a slope: rafter, jack, hip or valley, with its notch over the plate. */
 export function slopedStick(stick: Sloped): FramingPiece {
-  const { id, role, section, foot, direction, pitch, fromMm, toMm, notched, cut } = stick;
+  const { id, role, section, foot, direction, pitch, fromMm, toMm, overMm, cut } = stick;
   const secant = Math.hypot(1, pitch);
   const depthMm = (section.depthNm / NM_PER_MM) * secant;
-  const overMm = stick.overMm ?? overPlateMm(section.depthNm, pitch);
-  const { seatMm, heelMm } = notchOf(section.depthNm, pitch);
+  const { seatMm, heelMm: heel } = stick.notch ?? { seatMm: 0, heelMm: 0 };
   const at = (along: number): XY => [foot[0] + direction[0] * along, foot[1] + direction[1] * along];
   const top = (along: number) => [along / MM_PER_M, (along * pitch + overMm) / MM_PER_M] as const;
   const bottom = (along: number) => [along / MM_PER_M, (along * pitch + overMm - depthMm) / MM_PER_M] as const;
-  const hasNotch = notched && seatMm < toMm - 1 && fromMm <= 0;
-  const notch = hasNotch ? [[0, -heelMm / MM_PER_M] as const, [0, 0] as const, [seatMm / MM_PER_M, 0] as const] : [];
+  const hasNotch = seatMm > 0 && seatMm < toMm - 1 && fromMm <= 0;
+  const notch = hasNotch ? [[0, -heel / MM_PER_M] as const, [0, 0] as const, [seatMm / MM_PER_M, 0] as const] : [];
   const tail = fromMm < -0.5 || !hasNotch ? [bottom(fromMm)] : [];
   const outline = [top(toMm), top(fromMm), ...tail, ...notch, bottom(toMm)];
   const figure: SpaceFigure = {
@@ -205,8 +203,8 @@ export function cutOf(of: {
   readonly tailMm: number;
   readonly headBevelDegrees?: number;
   readonly footBevelDegrees?: number;
-  readonly notch?: { readonly seatMm: number; readonly heelMm: number } | undefined;
-  readonly backingDegrees?: number;
+  readonly notch?: Notch | undefined;
+  readonly backingDegrees?: readonly number[];
 }): PieceCut {
   const secant = Math.hypot(1, of.pitch);
   const plumbDegrees = degrees(of.pitch);
@@ -224,6 +222,6 @@ export function cutOf(of: {
     footBevelDegrees: of.footBevelDegrees ?? 0,
     seatNm: nm(of.notch?.seatMm ?? 0),
     heelNm: nm(of.notch?.heelMm ?? 0),
-    backingDegrees: of.backingDegrees ?? 0,
+    backingDegrees: of.backingDegrees ?? [],
   };
 }

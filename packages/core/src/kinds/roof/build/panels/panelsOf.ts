@@ -4,7 +4,7 @@ import { type Problem, problem } from "../../../../problems/problem";
 import { ownValue } from "../../../../records/ownValue";
 import { areaOf } from "../../../../units";
 import { formOf, toMm } from "../../form";
-import { overPlateMm } from "../../heights";
+import { bearingRafter, overPlateMm } from "../../heights";
 import type { RoofChoices } from "../../parameters";
 import { roofQuantities } from "../../quantities";
 import type { Roof } from "../../schema";
@@ -36,7 +36,7 @@ export function panelsOf(
     const message = `There is no sheet “${sizeId}” in the library.`;
     return { ...NO_PANELS, problems: [problem("unknown-sheet", "choices.panel", message)] };
   }
-  const rafter = ownValue(context.sections, choices.rafterSection);
+  const rafter = bearingRafter(choices, context.sections);
   const spacingNm = choices.framedWith === "trusses" ? choices.trussSpacing : choices.rafterSpacing;
   const laid = layPanels(formed.form, {
     size,
@@ -44,7 +44,7 @@ export function panelsOf(
     fromEnd: choices.layoutFrom === "end",
     // Trusses come up to the plane itself; rafters over it, by what their notch leaves.
     overMm: ({ pitch }) =>
-      rafter && choices.framedWith === "rafters" ? overPlateMm(toMm(rafter.depthNm), pitch) / Math.hypot(1, pitch) : 0,
+      rafter && choices.framedWith === "rafters" ? overPlateMm(rafter, pitch) / Math.hypot(1, pitch) : 0,
   });
   const { deckArea = 0, hips = 0, valleys = 0 } = roofQuantities(roof);
   const waste = Number(chosenFor(hips + valleys > 0 ? "wasteCut" : "wasteStraight"));
