@@ -15,7 +15,11 @@ const BOOKS: Partial<
 > = { section: library.sections, unit: library.units, sheet: library.sheets };
 
 /** Values worth trying for a choice: all of a few, and some to either side of a figure. */
-export function valuesOf({ kind, default: usual }: Tried, among: readonly Scalar[] | undefined, system: MeasuringSystem) {
+export function valuesOf(
+  { kind, default: usual }: Tried,
+  among: readonly Scalar[] | undefined,
+  system: MeasuringSystem,
+) {
   if (among) return among;
   if (kind === "yes-no") return [true, false];
   const book = BOOKS[kind];

@@ -132,7 +132,7 @@ export const roofTimbersKind: PartKind<RoofTimbers> = {
   quantityNames: ROOF_QUANTITIES,
   quantities: () => NOTHING,
   rows: ROOF_ROWS,
-  rowsOf: () => ({ slopes: [] }),
+  rowsOf: () => ({ slopes: [], eaveRuns: [] }),
   roles: ROOF_ROLES,
   functions: ROOF_FUNCTIONS,
   assembliesFor: "roof",

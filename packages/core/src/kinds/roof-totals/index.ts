@@ -15,7 +15,7 @@ import { ROOF_PARAMETERS } from "../roof/parameters";
 import { ROOF_QUANTITIES, ROOF_ROWS } from "../roof/quantities";
 import { ROOF_ROLES } from "../roof/roles";
 import { roofSlot } from "../roof/slot";
-import { areasOf, totalsQuantities, totalsRow } from "./quantities";
+import { areasOf, eaveRow, totalsQuantities, totalsRow } from "./quantities";
 import { ROOF_TOTALS, type RoofTotals, roofTotalsSchema } from "./schema";
 
 const LONGEST_NM = metres(5000);
@@ -109,7 +109,7 @@ export const roofTotalsKind: PartKind<RoofTotals> = {
   quantityNames: ROOF_QUANTITIES,
   quantities: totalsQuantities,
   rows: ROOF_ROWS,
-  rowsOf: (part) => ({ slopes: totalsRow(part) }),
+  rowsOf: (part) => ({ slopes: totalsRow(part), eaveRuns: eaveRow(part) }),
   roles: ROOF_ROLES,
   functions: ROOF_FUNCTIONS,
   assembliesFor: "roof",

@@ -47,6 +47,7 @@ export function totalsQuantities(part: RoofTotals): QuantityValues {
     chimneys: 0,
     saddles: 0,
     openingRims: 0,
+    chimneyRims: 0,
     dormerRims: 0,
     flatArea: 0,
     ...lengths(part),
@@ -55,6 +56,12 @@ export function totalsQuantities(part: RoofTotals): QuantityValues {
     height: 0,
     pitch: part.pitch.value ?? 0,
   };
+}
+
+/** All of its eaves as one run: how many there are is not among its figures. */
+export function eaveRow(part: RoofTotals): readonly RowValues[] {
+  const runLength = toMetres(part.eaves.valueNm ?? 0);
+  return runLength === 0 ? [] : [{ runLength }];
 }
 
 /** All of it as one slope. */

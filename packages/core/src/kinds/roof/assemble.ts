@@ -27,6 +27,15 @@ function isRidge({ from, to }: FaceSide): boolean {
   return riseMm < 0.1 || (riseMm < MOST_RISE_MM && riseMm < MOST_RISE * planMm);
 }
 
+/** A step into a face from a side of it, which it has on its left. */
+function withinOf({ from, to }: FaceSide): XY {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+  return [(from[0] + to[0]) / 2 - (to[1] - from[1]) / length, (from[1] + to[1]) / 2 + (to[0] - from[0]) / length];
+}
+
+/** Whether a face goes up from a level side of it: from the high edge of a lean-to that stands free it goes down. */
+const risesFrom = (face: FormFace, side: FaceSide): boolean => heightOn(face, withinOf(side)) > side.from[2];
+
 /** What a side is, seen from the face it bounds. */
 function kindOfSide(
   face: FormFace,
@@ -42,16 +51,10 @@ function kindOfSide(
     if (end === "wall") return level ? "wall-top" : "wall-side";
     // The foot of a half-hip over its gable is an eave, carried out as far as the rakes beside it.
     if (end === "open" || end === "roof") return "open";
-    return level ? "eave" : "rake";
+    return level && risesFrom(face, side) ? "eave" : "rake";
   }
   if (beyond.line.edge === face.line.edge) return level ? "break" : "seam";
-  const middle: XY = [(side.from[0] + side.to[0]) / 2, (side.from[1] + side.to[1]) / 2];
-  const length = Math.hypot(side.to[0] - side.from[0], side.to[1] - side.from[1]) || 1;
-  // A step into the face, which lies on the left.
-  const within: XY = [
-    middle[0] - (side.to[1] - side.from[1]) / length,
-    middle[1] + (side.to[0] - side.from[0]) / length,
-  ];
+  const within = withinOf(side);
   const lower = heightOn(face, within) - heightOn(beyond, within);
   if (Math.abs(lower) < 1e-6) return "seam";
   if (lower < 0) return isRidge(side) ? "ridge" : "hip";
@@ -164,9 +167,9 @@ export function assembleForm(
 
 const apart = ([ax, ay, az]: XYZ, [bx, by, bz]: XYZ): number => Math.hypot(ax - bx, ay - by, az - bz);
 
-/** From where to where two ridges go that are one; nothing for two that are not. */
+/** From where to where two lines go that are one; nothing for two that are not. */
 function endsOf(a: RoofLine, b: RoofLine): readonly [XYZ, XYZ] | undefined {
-  if (a.kind !== "ridge") return undefined;
+  if (a.kind !== b.kind) return undefined;
   const ends =
     apart(a.to, b.from) < 1
       ? ([a.from, b.to] as const)
@@ -177,11 +180,11 @@ function endsOf(a: RoofLine, b: RoofLine): readonly [XYZ, XYZ] | undefined {
   return straight ? ends : undefined;
 }
 
-/** One ridge over eaves that go on in one line: what is cut and bought is one board. */
-function joinedRidges(lines: readonly RoofLine[]): RoofLine[] {
+/** Lines of a kind that go on in one line are one: a ridge over two eaves is one board, and the gutter under it one run. */
+export function joinedLines(lines: readonly RoofLine[], kind: SideKind): RoofLine[] {
   const joined: RoofLine[] = [];
   for (const line of lines) {
-    const before = line.kind === "ridge" ? joined.findIndex((each) => endsOf(each, line) !== undefined) : -1;
+    const before = line.kind === kind ? joined.findIndex((each) => endsOf(each, line) !== undefined) : -1;
     const first = joined[before];
     const ends = first && endsOf(first, line);
     if (!ends) {
@@ -202,7 +205,7 @@ function joinedRidges(lines: readonly RoofLine[]): RoofLine[] {
 
 /** Every line once: where two faces share one, as the first of them has it. */
 export function linesOf(faces: readonly RoofFace[]): RoofLine[] {
-  return joinedRidges(linesBetween(faces));
+  return joinedLines(linesBetween(faces), "ridge");
 }
 
 function linesBetween(faces: readonly RoofFace[]): RoofLine[] {

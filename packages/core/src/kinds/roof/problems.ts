@@ -188,9 +188,16 @@ export function flatFrame(roof: Roof, system: MeasuringSystem): Problem[] {
 /** Tails longer than this want something to bear on: common practice. */
 const LONGEST_TAIL_NM = feet(2);
 
-/** Rafters of an eave that is carried down reach out beyond their wall: what they bear on there is nobody's count, and is told. */
+/** Rafters of a wide overhang, or of an eave that is carried down, reach out beyond their wall: what they bear on there is nobody's count, and is told. */
 export function longTails(roof: Roof, system: MeasuringSystem): Problem[] {
-  return roof.features.flatMap(({ id, kind, name, depth, edgeId }) => {
+  const wide = roof.edges.flatMap((edge): Problem[] => {
+    const { overhangNm } = slopeOf(roof, edge);
+    if (overhangNm <= LONGEST_TAIL_NM) return [];
+    const what = edge.end === "eave" ? "its rafters hang" : "its end hangs";
+    const message = `${edgeName(roof, edge.id)}: ${what} ${formatLength(overhangNm, system)} beyond the wall. A beam and posts under that, or brackets, are not counted.`;
+    return [problem("long-tails", edge.overhang.valueNm === null ? "overhang" : `edges.${edge.id}.overhang`, message)];
+  });
+  const carried = roof.features.flatMap(({ id, kind, name, depth, edgeId }): Problem[] => {
     const edge = roof.edges.find((each) => each.id === edgeId);
     if (kind !== "carried-eave" || depth.valueNm === null || !edge) return [];
     const tailNm = depth.valueNm + slopeOf(roof, edge).overhangNm;
@@ -198,6 +205,7 @@ export function longTails(roof: Roof, system: MeasuringSystem): Problem[] {
     const message = `${name} takes its rafters ${formatLength(tailNm, system)} beyond the wall: a beam and posts under them are not counted.`;
     return [problem("long-tails", `features.${id}.depth`, message)];
   });
+  return [...wide, ...carried];
 }
 
 /** Corners where the eaves of unequal pitches do not meet, and the overhang that would bring them together. */

@@ -10,6 +10,7 @@ import {
   type RowValues,
 } from "../../parts/quantity";
 import { toMetres } from "../../units";
+import { joinedLines } from "./assemble";
 import type { FeatureKind } from "./features/schema";
 import { formOf, type PlacedFeature, type RoofFace, type RoofForm, type RoofLine } from "./form";
 import { polygonOf, ringsOf } from "./meeting/planes";
@@ -40,6 +41,7 @@ export const ROOF_QUANTITIES: readonly Quantity[] = [
   countQuantity("chimneys", "Chimneys"),
   countQuantity("saddles", "Chimneys wide enough for a saddle"),
   lengthQuantity("openingRims", "Round roof windows and chimneys, along the slope"),
+  lengthQuantity("chimneyRims", "Round chimneys, along the slope"),
   lengthQuantity("dormerRims", "Along the foot of the walls of dormers"),
   areaQuantity("flatArea", "Area of the flat at the top"),
   lengthQuantity("eaves", "Length of eaves"),
@@ -76,6 +78,7 @@ function featureQuantities({ features, standing }: RoofForm): QuantityValues {
     chimneys: of("chimney").length,
     saddles: of("chimney").filter(({ fromU, toU }) => toU - fromU > SADDLE_FROM_MM).length,
     openingRims: openings.reduce((sum, each) => sum + rim(each), 0),
+    chimneyRims: of("chimney").reduce((sum, each) => sum + rim(each), 0),
     dormerRims:
       feet.reduce((sum, { from: a, to: b }) => sum + Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]), 0) / MM_PER_M,
   };
@@ -139,6 +142,11 @@ export const ROOF_ROWS: readonly RowsOfPart[] = [
       lengthQuantity("eave", "Its length of eaves"),
     ],
   },
+  {
+    name: "eaveRuns",
+    label: "Each eave from end to end",
+    columns: [lengthQuantity("runLength", "Its length")],
+  },
 ];
 
 /** How far a face reaches in a direction of its plan, in millimetres. */
@@ -158,8 +166,13 @@ const slopeRow = (face: RoofFace): RowValues => ({
 
 const planMm = ({ from, to }: RoofFace["sides"][number]): number => Math.hypot(to[0] - from[0], to[1] - from[1]);
 
-/** Each slope by itself: tiles and sheets are laid slope by slope. */
+/** Each slope by itself, as tiles and sheets are laid slope by slope; each eave, as a gutter runs and falls by itself. */
 export function roofRows(roof: Roof): Readonly<Record<string, readonly RowValues[]>> {
   const formed = formOf(roof);
-  return { slopes: formed.ok ? formed.form.faces.map(slopeRow) : [] };
+  if (!formed.ok) return { slopes: [], eaveRuns: [] };
+  const runs = joinedLines(linesOfKind(formed.form, "eave"), "eave");
+  return {
+    slopes: formed.form.faces.map(slopeRow),
+    eaveRuns: runs.map(({ lengthMm }) => ({ runLength: lengthMm / MM_PER_M })),
+  };
 }

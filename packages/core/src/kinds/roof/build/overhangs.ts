@@ -72,6 +72,8 @@ function bargeOf(face: RoofFace, line: Line, { section, longestMm }: Options): F
 function lookoutsOf(face: RoofFace, line: Line, outMm: number, overhangNm: number, options: Options): FramingPiece[] {
   if (overhangNm <= LOOKOUTS_FROM_NM) return [];
   const { low, way, pitch } = upward(line);
+  // Along the high edge of a lean-to its own rafters hang over.
+  if (pitch < 1e-4) return [];
   const count = Math.floor(line.planMm / options.spacingMm) + 1;
   const lengthMm = outMm + options.rafterSpacingMm;
   const { along } = face.form.line;

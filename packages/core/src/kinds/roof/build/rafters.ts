@@ -116,6 +116,10 @@ function runsAt(face: RoofFace, along: number): (readonly [Hit, Hit])[] {
   }, whole);
 }
 
+/** Past the corner of the walls, in the overhang of a hip: from the eave to the hip, on no plate. */
+const tailsAt = (face: RoofFace, along: number): (readonly [Hit, Hit])[] =>
+  pairs(hitsAt(face, face.sides, along)).filter(([foot, head]) => foot.kind === "eave" && head.kind === "hip");
+
 /** Beyond the plate on plan: to the eave, further where it is carried down. */
 function tailAt(face: RoofFace, foot: Hit, along: number): number {
   const out = hitsAt(face, face.sides, along)
@@ -126,13 +130,22 @@ function tailAt(face: RoofFace, foot: Hit, along: number): number {
   return foot.at - lowest;
 }
 
+/** Beyond the high edge of a lean-to that stands free, on plan: out to its overhang. */
+function topOutAt(face: RoofFace, head: Hit, along: number): number {
+  if (head.kind !== "rake") return 0;
+  const out = hitsAt(face, face.sides, along).find((hit) => hit.at > head.at + 0.01);
+  return out ? out.at - head.at : 0;
+}
+
 /** Every rafter of a face whose middle lies at a place along it. */
 export function raftersAt(face: RoofFace, along: number, sections: Sections, id: string): FramingPiece[] {
   const { pitch, form } = face;
   const pieces: FramingPiece[] = [];
-  for (const [foot, head] of runsAt(face, along)) {
+  const overWalls = runsAt(face, along).filter(([foot, head]) => head.at - foot.at >= SHORTEST_MM);
+  const runs = overWalls.length > 0 ? overWalls : tailsAt(face, along);
+  for (const [foot, head] of runs) {
     if (head.at - foot.at < SHORTEST_MM) continue;
-    const bears = foot.kind === "eave";
+    const bears = foot.kind === "eave" && runs === overWalls;
     const tailMm = bears ? tailAt(face, foot, along) : 0;
     const [headOffMm, footOffMm] = [offMm(head, sections), offMm(foot, sections)];
     const runMm = head.at - foot.at;
@@ -155,7 +168,7 @@ export function raftersAt(face: RoofFace, along: number, sections: Sections, id:
         direction: normal,
         pitch,
         fromMm: footOffMm - tailMm,
-        toMm: runMm - headOffMm,
+        toMm: runMm - headOffMm + topOutAt(face, head, along),
         overMm: overPlateMm(sections.rafter, pitch),
         notch,
         cut: cutOf({
@@ -268,15 +281,17 @@ function placesAlong(
     ...(endsUpright(face, least) ? [least + halfWidthMm] : []),
     ...(endsUpright(face, most) ? [most - halfWidthMm] : []),
   ];
-  const stepped = Array.from({ length: steps + 1 }, (_, step) => {
-    const place = begin + way * step * spacingMm;
+  const outer = face.sides.map(({ from }) => inFace(face, from)[0]);
+  const beyond = Math.ceil(Math.max(0, least - Math.min(...outer), Math.max(...outer) - most) / spacingMm);
+  const stepped = Array.from({ length: steps + 1 + 2 * beyond }, (_, index) => {
+    const place = begin + way * (index - beyond) * spacingMm;
     return sameWay ? place : -place;
   });
   const clear = (at: number) => ends.every((end) => Math.abs(end - at) > 2 * halfWidthMm);
   const places = face.dormerId === undefined ? stepped : fromFront(face, [least, most], spacingMm);
   // A slope parted beside what comes up through it goes on at the seam: a rafter there belongs to the part that begins with it.
-  const from = isParted(face, least) ? least : least + 1;
-  const to = isParted(face, most) ? most : most - 1;
+  const from = isParted(face, least) ? least : Math.min(least, ...(endsUpright(face, least) ? [] : outer)) + 1;
+  const to = isParted(face, most) ? most : Math.max(most, ...(endsUpright(face, most) ? [] : outer)) - 1;
   const between = places.filter((at) => at >= from && at < to && clear(at));
   return [...ends, ...between].toSorted((a, b) => a - b);
 }
