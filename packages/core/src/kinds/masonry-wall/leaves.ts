@@ -36,7 +36,8 @@ export function thicknessOf(wall: Built, { units, system }: PartContext): Nanome
     case "cavity":
       return unit.thicknessNm + choices.cavity + masonryUnitOf(units, choices.innerUnit).thicknessNm;
     case "stone":
-      return choices.stoneThickness === 0 ? unit.thicknessNm : choices.stoneThickness;
+      // Nobody has said how thick: no thicker than its faces are.
+      return choices.stoneThickness === 0 ? choices.stoneFaces * unit.thicknessNm : choices.stoneThickness;
     default:
       return unit.thicknessNm;
   }

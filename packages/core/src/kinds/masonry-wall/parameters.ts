@@ -113,7 +113,7 @@ export const MASONRY_PARAMETERS: readonly SlotParameter[] = [
   of("lintelBearing", "Lintel bearing at each end", "length", { imperial: inches(4), metric: millimetres(150) }),
   of("lintelsDisplace", "Lintels stand in place of units", "yes-no", sameInBothSystems(true)),
   of("soldiers", "Soldier course over openings", "yes-no", sameInBothSystems(false)),
-  of("tieAlong", "Ties apart along", "length", { imperial: inches(32), metric: millimetres(900) }),
+  of("tieAlong", "Ties apart along", "length", { imperial: inches(24), metric: millimetres(900) }),
   of("tieUp", "Ties apart up", "length", { imperial: inches(16), metric: millimetres(450) }),
   of("tieAtOpenings", "Ties apart at openings", "length", { imperial: inches(36), metric: millimetres(300) }),
   of("tieFreeEnds", "Ties up ends that stand free", "yes-no", sameInBothSystems(false)),

@@ -20,7 +20,7 @@ import { lintelsOf } from "./lintels";
 import { soldiersOf } from "./soldiers";
 import { stoneAmounts } from "./stone";
 import { closersOf, dampCoursesOf, movementJointsOf, reinforcementOf } from "./strips";
-import { tiesOf, weepHolesOf } from "./ties";
+import { tieProblems, tiesOf, weepHolesOf } from "./ties";
 import { masonryWordsOf } from "./words";
 import { masonryWorking } from "./working";
 
@@ -71,6 +71,7 @@ export function layOutMasonryWall(wall: MasonryWall, assembly: Assembly, site: S
       ...lintels.flatMap((each) => each.problems),
       ...laid.flatMap((each) => each.problems),
       ...bondProblems(choices),
+      ...tieProblems(choices, context.system),
     ],
   };
 }

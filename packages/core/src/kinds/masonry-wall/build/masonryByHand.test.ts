@@ -302,3 +302,39 @@ describe("what goes with the leaves", () => {
     expect(quantityOf(wall({}), "movement")).toBe(0);
   });
 });
+
+describe("a veneer of 24 × 8 ft", () => {
+  const veneer = (choices: Record<string, number> = {}) =>
+    counted(
+      masonryOf("imperial", { lengthNm: feet(24), heightNm: feet(8), assemblyId: "brick-veneer", choices }),
+      "imperial",
+    );
+
+  it("has a tie for each 2.67 sq ft at most (IRC R703.8.4, from memory)", () => {
+    expect((24 * 8) / placed(veneer(), "wall-tie")).toBeLessThanOrEqual(2.67);
+    expect(veneer().problems).toEqual([]);
+  });
+
+  it("is told where they stand wider apart than that, or in rows too high", () => {
+    const told = (choices: Record<string, number>) => veneer(choices).problems.map(({ path }) => path);
+    expect(told({ tieAlong: inches(32) })).toEqual(["choices.tieAlong"]);
+    expect(told({ tieAlong: inches(12), tieUp: inches(25) })).toEqual(["choices.tieUp"]);
+    expect(told({ tieAlong: inches(32), tieUp: inches(12) })).toEqual([]);
+  });
+});
+
+it("a stone wall of two faces, nobody having said how thick, is as thick as they are, with the mortar of both", () => {
+  const of = (stoneFaces: number) =>
+    counted(
+      masonryOf("metric", {
+        lengthNm: metres(4),
+        heightNm: metres(2),
+        assemblyId: "stone-wall",
+        choices: { stoneFaces },
+      }),
+    );
+  const mortar = (faces: number) => quantityOf(of(faces), "sand");
+  expect(quantityOf(of(2), "stoneCount")).toBeCloseTo(2 * quantityOf(of(1), "stoneCount"), 6);
+  expect(mortar(1)).toBeGreaterThan(0);
+  expect(mortar(2)).toBeCloseTo(2 * mortar(1), 6);
+});

@@ -1,5 +1,16 @@
 import type { HardwarePiece } from "../../../drawing/piece";
-import { millimetres, type Nanometres, piecesAtSpacing, spacesIn } from "../../../units";
+import { type Problem, problem } from "../../../problems/problem";
+import {
+  formatArea,
+  formatLength,
+  inches,
+  type MeasuringSystem,
+  millimetres,
+  type Nanometres,
+  piecesAtSpacing,
+  spacesIn,
+  toMetres,
+} from "../../../units";
 import { headNm, openingLeft, openingRectangle, openingRight } from "../../../wall/openings";
 import { heightAt, highestOf, profileOf } from "../../../wall/profile";
 import type { MasonryChoices } from "../parameters";
@@ -61,6 +72,21 @@ export function tiesOf(
     }
   }
   return pieces;
+}
+
+/** What one tie of a brick veneer may hold, and how far apart ties may be: IRC R703.8.4 (from memory). */
+const MOST_TIE_M2 = 2.67 * 0.3048 ** 2;
+const MOST_ALONG_NM = inches(32);
+const MOST_UP_NM = inches(24);
+
+/** Ties wider apart than a veneer's may be: to be told, as the spacing is the builder's own. */
+export function tieProblems({ buildUp, tieAlong, tieUp }: MasonryChoices, system: MeasuringSystem): Problem[] {
+  const each = toMetres(tieAlong) * toMetres(tieUp);
+  const within = tieAlong <= MOST_ALONG_NM && tieUp <= MOST_UP_NM && each <= MOST_TIE_M2 * 1.001;
+  if (buildUp !== "veneer" || within) return [];
+  const say = (nm: Nanometres) => formatLength(nm, system);
+  const message = `A tie for each ${formatArea(each, system)} of veneer: one holds ${formatArea(MOST_TIE_M2, system)} at most, ${say(MOST_ALONG_NM)} along and ${say(MOST_UP_NM)} up.`;
+  return [problem("ties-apart", tieUp > MOST_UP_NM ? "choices.tieUp" : "choices.tieAlong", message)];
 }
 
 /** Where ties go up the ends that stand free. */
