@@ -67,17 +67,17 @@ type Go = (partId: string, path: string) => void;
 function Assumed({ groups, go }: { readonly groups: readonly PointGroup[]; readonly go: Go }) {
   const confirm = useConfirm();
   if (groups.length === 0) return null;
-  const all = groups.filter((group) => group.confirmable).flatMap((group) => group.points);
+  const confirmable = groups.filter((group) => group.confirmable);
   return (
     <View className="gap-1">
       <View className="flex-row items-center justify-between gap-2">
         <Title level={2}>Assumed</Title>
-        {all.length > 1 ? (
+        {confirmable.length > 1 ? (
           <Button
-            label={`Confirm all ${all.length}`}
-            name={`Confirm all ${all.length} that are assumed`}
+            label={`Confirm all ${confirmable.length}`}
+            name={`Confirm all ${confirmable.length} that are assumed`}
             kind="plain"
-            onPress={() => confirm(all)}
+            onPress={() => confirm(confirmable.flatMap((group) => group.points))}
           />
         ) : null}
       </View>

@@ -134,8 +134,9 @@ const PartRow = memo(function PartRow({ part, count }: RowProps) {
   const measures = kind.measures(part, context, around);
   // By the choices that it is counted by, as soon as it has been counted.
   const points = count?.openPoints ?? kind.openPoints(part, context);
-  const open = points.filter((point) => point.kind !== "assumed").length;
-  const assumed = points.length - open;
+  const missing = points.filter((point) => point.kind === "missing").length;
+  const assumed = points.filter((point) => point.kind === "assumed").length;
+  const wrong = points.length - missing - assumed;
   const drawn = count?.drawing.kind === "elevation" ? count.drawing : kind.draw(part, context, around);
   return (
     <View role="listitem">
@@ -150,8 +151,13 @@ const PartRow = memo(function PartRow({ part, count }: RowProps) {
               {[saidOnce(part), ...measures.slice(0, 2).map((measure) => measure.text)].filter(Boolean).join(" · ") ||
                 kind.label}
             </Faint>
-            {open > 0 ? <Warning>{plural(open, "1 figure missing", `${open} figures missing`)}</Warning> : null}
-            {open === 0 && assumed > 0 ? <Faint>{`${assumed} assumed`}</Faint> : null}
+            {missing > 0 ? (
+              <Warning>{plural(missing, "1 figure missing", `${missing} figures missing`)}</Warning>
+            ) : null}
+            {wrong > 0 ? (
+              <Warning>{plural(wrong, "1 thing to look into", `${wrong} things to look into`)}</Warning>
+            ) : null}
+            {missing + wrong === 0 && assumed > 0 ? <Faint>{`${assumed} assumed`}</Faint> : null}
           </View>
         </Pressable>
       </Link>

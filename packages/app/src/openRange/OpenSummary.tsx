@@ -21,7 +21,7 @@ export function OpenSummary() {
             {`${formatMoney(range.least, currency)} to ${formatMoney(range.most, currency)}`}
           </Figure>
           <Body>
-            {`Priced at ${formatMoney(range.total, currency)} now; this is the total once ${plural(range.points.length, "the open point is", `all ${range.points.length} open points are`)} settled${pricing?.adjust ? ", before the price that was typed" : ""}.`}
+            {`Priced at ${formatMoney(range.total, currency)} now; this is the total once what is open is settled${pricing?.adjust ? ", before the price that was typed" : ""}.`}
           </Body>
           {unknown > 0 ? (
             <Body>{`${plural(unknown, "One more is", `${unknown} more are`)} not measured, and nobody can say what ${plural(unknown, "it comes", "they come")} to.`}</Body>

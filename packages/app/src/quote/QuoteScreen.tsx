@@ -34,7 +34,7 @@ export function QuoteScreen() {
 }
 
 function Quote({ session }: { session: Session }) {
-  const { record, parts, reckoning } = useJob("record", "parts", "reckoning");
+  const { record, parts, reckoning, context } = useJob("record", "parts", "reckoning", "context");
   const wide = useWide();
   const buildUp = reckoning?.buildUp;
   const { pricing } = record.job;
@@ -42,7 +42,7 @@ function Quote({ session }: { session: Session }) {
   const today = localDate();
   const { name, address, profile } = session.company;
   const written = { name, address, details: detailLines(profile), mark: profile.mark };
-  const issue = { number: "Draft", date: today, company: written };
+  const issue = { number: "Draft", date: today, company: written, context };
   const draft = draftQuote({ ...record.job, pricing }, parts, { ...reckoning, buildUp }, issue);
   return (
     <ScrollView

@@ -26,6 +26,7 @@ const quoted = (parts: readonly Part[], assemblies?: readonly Assembly[]) => {
   const { counts, buildUp } = reckoned(parts, assemblies);
   const { quote: settings, title, customerName, site, system, currency } = job;
   const document = quoteJob({
+    assumed: 0,
     number: "1",
     date: "2026-11-02",
     company: { name: "N", address: "A" },

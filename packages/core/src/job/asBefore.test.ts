@@ -54,7 +54,7 @@ describe.each(["imperial", "metric"] as const)("a %s job of all there is", (syst
   });
 
   it("is quoted as it was", () => {
-    const issue = { number: "2026-0001", date: "2026-12-01", company };
+    const issue = { number: "2026-0001", date: "2026-12-01", company, context: partContext(system, library) };
     expect(draftQuote(job, parts, { counts, order, buildUp }, issue)).toMatchSnapshot();
   });
 

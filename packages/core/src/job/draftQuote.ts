@@ -1,4 +1,5 @@
-import type { Part } from "../kinds";
+import type { Part, PartContext } from "../kinds";
+import { openListOf } from "../openRange/openList";
 import { planJob, resolveParts } from "../plan";
 import { type QuoteDocument, quoteJob, type WrittenBy } from "../quote";
 import { withLineChoices } from "./lineChanges";
@@ -15,22 +16,27 @@ export function draftQuote(
     readonly number: string;
     readonly date: string;
     readonly company: WrittenBy;
+    readonly context: PartContext;
   },
 ): QuoteDocument {
+  const plan = planJob(parts);
+  const { counts, buildUp } = reckoning;
+  const { assumed } = openListOf({ parts, plan, context: issue.context, counts, problems: buildUp.problems });
   return quoteJob({
     ...issue,
     job,
     settings: job.quote,
     pricing: job.pricing,
     extras: job.pricing.extras,
-    parts: resolveParts(parts, planJob(parts)),
-    counts: countsInForce(withLineChoices(reckoning.counts, job), job.optionsTaken),
-    options: (reckoning.buildUp.options ?? []).map(({ name, taken, difference, words }) => ({
+    parts: resolveParts(parts, plan),
+    assumed: assumed.length,
+    counts: countsInForce(withLineChoices(counts, job), job.optionsTaken),
+    options: (buildUp.options ?? []).map(({ name, taken, difference, words }) => ({
       name,
       taken,
       difference,
       paragraphs: [...words],
     })),
-    buildUp: reckoning.buildUp,
+    buildUp,
   });
 }

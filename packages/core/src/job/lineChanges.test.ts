@@ -1,4 +1,4 @@
-import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
+import { contexts, library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches } from "../units";
 import { draftQuote, type Job, jobChangesSchema, reckonJob, startJob, withoutRates, withPartsRenamed } from "./index";
 
@@ -77,7 +77,7 @@ describe("an item in the place of another", () => {
 
 describe("who supplies a line", () => {
   const { id, partId } = lineOf(STUD);
-  const issue = { number: "D", date: "2026-12-15", company: { name: "N", address: "A" } };
+  const issue = { number: "D", date: "2026-12-15", company: { name: "N", address: "A" }, context: contexts.imperial };
   const sections = (change: Partial<Job>) => draftQuote({ ...job, ...change }, walls, reckoned(change), issue).sections;
 
   it("the customer: it is counted, fitted and costs nothing, and the quote says so", () => {

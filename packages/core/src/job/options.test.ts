@@ -2,7 +2,7 @@ import Big from "big.js";
 import type { Assembly } from "../assemblies";
 import { compileAssembly } from "../assemblies/compileAssembly";
 import type { StudWall } from "../kinds";
-import { assemblyOf, library, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
+import { assemblyOf, contexts, library, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, sumMoney } from "../units";
 import { draftQuote } from "./draftQuote";
 import { type Job, startJob } from "./index";
@@ -10,7 +10,7 @@ import { countOf, reckonJob } from "./reckonJob";
 
 const start = { title: "T", customerName: "C", site: "S", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
-const issue = { number: "Draft", date: "2026-12-15", company: { name: "N", address: "A" } };
+const issue = { number: "Draft", date: "2026-12-15", company: { name: "N", address: "A" }, context: contexts.imperial };
 const wall = wallOf("imperial", { lengthNm: feet(16), heightNm: feet(8), choices: { boardsNear: 1, insulated: true } });
 const base = assemblyOf("imperial");
 

@@ -28,7 +28,9 @@ function confirmOne<P extends Part>(part: P, settled: Part, path: string, contex
       settled as P,
     );
   }
-  const { slot } = kindOf(part);
+  const { slot, figures, withFigure } = kindOf(part);
+  const other = figures?.(part).find((each) => each.path === path && each.figure.assumed);
+  if (other?.figure.value != null && withFigure) return withFigure(part, path, other.figure.value, other.figure.typed);
   const parameter = slot?.parameters.find((each) => each.path === path);
   const value = parameter && slot?.values(settled as P).get(parameter.name);
   if (!slot || !parameter || value === undefined) return part;
@@ -37,9 +39,11 @@ function confirmOne<P extends Part>(part: P, settled: Part, path: string, contex
 
 /** Whether an open point is of something that can be confirmed as it stands. */
 export function canBeConfirmed(part: Part, path: string, context: PartContext): boolean {
-  const { dimensions, slot } = kindOf(part);
-  const isFigure = dimensions(part, context).some(
+  const { dimensions, figures, withFigure, slot } = kindOf(part);
+  const isLength = dimensions(part, context).some(
     (each) => each.path === path && each.dimension.assumed && !each.typedOn,
   );
-  return isFigure || slot?.parameters.some((each) => each.path === path) === true;
+  const isFigure =
+    withFigure !== undefined && figures?.(part).some((each) => each.path === path && each.figure.assumed) === true;
+  return isLength || isFigure || slot?.parameters.some((each) => each.path === path) === true;
 }

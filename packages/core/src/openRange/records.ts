@@ -1,3 +1,4 @@
 export * from "./advice";
 export * from "./alike";
+export * from "./openList";
 export * from "./openPointRange";

@@ -1,12 +1,17 @@
 import { draftQuote, reckonJob, startJob } from "../job";
-import { library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
+import { contexts, library, openingOf, starterCompanySettings, starterPriceList, wallOf } from "../testing/library";
 import { feet, inches, sumMoney } from "../units";
 import { openingsText } from "../wall/openingWords";
 import { addDays, quoteDocumentSchema } from "./index";
 
 const start = { title: "T", customerName: "C", site: "S", system: "imperial", currency: "USD" } as const;
 const job = startJob(start, starterCompanySettings);
-const issue = { number: "Draft", date: "2026-12-15", company: { name: "Fernhollow Building", address: "A" } };
+const issue = {
+  number: "Draft",
+  date: "2026-12-15",
+  company: { name: "Fernhollow Building", address: "A" },
+  context: contexts.imperial,
+};
 const wall = wallOf("imperial", {
   lengthNm: feet(16),
   heightNm: inches(97.125),
@@ -89,7 +94,8 @@ describe("the quote", () => {
       length: { valueNm: null, typed: "", assumed: false },
     };
     expect(quote({}, [wall, unmeasured]).notes).toEqual([
-      "2 figures or choices are assumed and are to be confirmed on site.",
+      // Two walls, of which the same is assumed: one to confirm, as in the list of open points.
+      "One figure or choice is assumed and is to be confirmed on site.",
       "Not measured yet and not in this price: Later wall.",
     ]);
   });

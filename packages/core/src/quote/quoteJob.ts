@@ -28,6 +28,8 @@ export type QuoteInput = {
   readonly buildUp: BuildUp;
   readonly options: QuoteDocument["options"];
   readonly extras: Pricing["extras"];
+  /** How many figures and choices nobody has confirmed, by the list of open points. */
+  readonly assumed: number;
 };
 
 /** Adds days to an ISO date, in UTC so that no time zone moves it. Throws for a date that is none. */
@@ -180,9 +182,7 @@ function headingOf({ location, name }: Part): string {
 }
 
 /** What the customer should know is not settled. */
-function notesOf({ counts }: QuoteInput): string[] {
-  const points = counts.flatMap((count) => count.openPoints);
-  const assumed = points.filter((point) => point.kind === "assumed").length;
+function notesOf({ counts, assumed }: QuoteInput): string[] {
   const unmeasured = counts.filter((count) => count.waits);
   const impossible = counts.filter((count) => !count.waits && count.lines.length === 0 && count.problems.length > 0);
   const notes: string[] = [];

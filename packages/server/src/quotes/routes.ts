@@ -1,6 +1,12 @@
 import { randomUUID } from "node:crypto";
 import { detailLines } from "@wide-porch/core";
-import { draftQuote, type QuoteDocument, quoteDocumentSchema, reckonJob } from "@wide-porch/core/reckoning";
+import {
+  draftQuote,
+  partContext,
+  type QuoteDocument,
+  quoteDocumentSchema,
+  reckonJob,
+} from "@wide-porch/core/reckoning";
 import { type DataSource, type EntityManager, In } from "typeorm";
 import { z } from "zod";
 import { libraryOf } from "../assemblies/store";
@@ -88,6 +94,7 @@ async function preparedQuote(
       number,
       date: quoteDate(date, profile.timeZone),
       company: written,
+      context: partContext(row.data.system, library),
     }),
     snapshot: { job: row.data, parts, priceList, assemblies: library.assemblies, standard: library.standard ?? null },
   });
