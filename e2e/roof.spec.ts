@@ -21,7 +21,7 @@ test("an L-shaped roof is walked, changed edge by edge, cut piece by piece, pric
   await enter(page, "Length of Edge D", "12'");
   await closePad(page);
   await expect(page.getByText('The outline does not close: it ends 0" along and 1\' 0" across')).toBeVisible();
-  await expect(page.getByText("Counted as soon as it has a length.")).toBeVisible();
+  await expect(page.getByText("Counted as soon as what is missing is measured.")).toBeVisible();
   await page.getByRole("button", { name: /^Length: 12' 0"/ }).click();
   await enter(page, "Length of Edge D", "13'");
   await closePad(page);

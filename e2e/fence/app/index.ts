@@ -5,6 +5,7 @@ import type { KindFace } from "../kindFace";
 export type Fence = Extract<Part, { readonly kind: "fence" }>;
 
 export const fenceFace: KindFace<Fence> = {
+  group: "Walls",
   starts: [
     {
       label: "Fence",

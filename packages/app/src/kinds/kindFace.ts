@@ -12,8 +12,20 @@ export type Start = {
   readonly figure: string;
 };
 
+/** Under which heading the list of what can be measured has a kind, in this order. */
+export const START_GROUPS = [
+  "Rooms",
+  "Walls",
+  "Floors and decks",
+  "Roofs",
+  "In the ground",
+  "By length, area or number",
+] as const;
+export type StartGroup = (typeof START_GROUPS)[number];
+
 /** What the interface knows of a kind of part. Its screen comes when one is opened. */
 export type KindFace<P> = {
+  readonly group: StartGroup;
   readonly starts: readonly Start[];
   readonly Screen: ComponentType<{ readonly part: P }>;
 };

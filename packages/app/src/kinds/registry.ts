@@ -4,7 +4,7 @@ import { deckFace } from "./deck";
 import { flatRoofFace } from "./flat-roof";
 import { floorFace } from "./floor";
 import { footingFace } from "./footing";
-import type { KindFace, Start } from "./kindFace";
+import { type KindFace, START_GROUPS, type Start, type StartGroup } from "./kindFace";
 import { lengthFace } from "./length";
 import { masonryWallFace } from "./masonry-wall";
 import { padFace } from "./pad";
@@ -54,5 +54,10 @@ export function faceOf<P extends Part>(part: P): KindFace<P> {
   return FACES[part.kind] as unknown as KindFace<P>;
 }
 
-/** Everything that can be measured next. */
-export const STARTS: readonly Start[] = Object.values(FACES).flatMap((face) => face.starts);
+/** Everything that can be measured next, under its headings. */
+export const STARTS: readonly { readonly group: StartGroup; readonly starts: readonly Start[] }[] = START_GROUPS.map(
+  (group) => ({
+    group,
+    starts: Object.values(FACES).flatMap((face) => (face.group === group ? face.starts : [])),
+  }),
+);

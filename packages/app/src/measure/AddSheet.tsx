@@ -4,7 +4,7 @@ import { useState } from "react";
 import { Pressable, View } from "react-native";
 import { Choice } from "../components/Choice";
 import { Sheet } from "../components/Sheet";
-import { Faint, Strong } from "../components/Text";
+import { Faint, Strong, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import type { Start } from "../kinds/kindFace";
 import { STARTS } from "../kinds/registry";
@@ -43,20 +43,23 @@ export function AddSheet({ onClose }: { readonly onClose: () => void }) {
           onChange={setStorey}
         />
       ) : null}
-      <View>
-        {STARTS.map((each) => (
-          <Pressable
-            key={each.label}
-            role="button"
-            aria-label={each.label}
-            onPress={() => start(each)}
-            className="min-h-14 justify-center border-b border-rule active:bg-pine-wash"
-          >
-            <Strong>{each.label}</Strong>
-            <Faint>{each.words}</Faint>
-          </Pressable>
-        ))}
-      </View>
+      {STARTS.map(({ group, starts }) => (
+        <View key={group} role="group" aria-label={group}>
+          <Title level={3}>{group}</Title>
+          {starts.map((each) => (
+            <Pressable
+              key={each.label}
+              role="button"
+              aria-label={each.label}
+              onPress={() => start(each)}
+              className="min-h-14 justify-center border-b border-rule active:bg-pine-wash"
+            >
+              <Strong>{each.label}</Strong>
+              <Faint>{each.words}</Faint>
+            </Pressable>
+          ))}
+        </View>
+      ))}
     </Sheet>
   );
 }

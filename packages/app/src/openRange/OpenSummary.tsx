@@ -1,7 +1,7 @@
 import { formatMoney, plural } from "@wide-porch/core";
 import { type Href, Link } from "expo-router";
 import { View } from "react-native";
-import { Body, Faint, Figure, Strong, Title } from "../components/Text";
+import { Body, Faint, Figure, Strong } from "../components/Text";
 import { useJob } from "../job/JobContext";
 import { useOpenRange } from "./useOpenRange";
 
@@ -13,16 +13,13 @@ export function OpenSummary() {
   const unknown = range?.points.filter((point) => point.unknown !== "" && point.kind === "missing").length ?? 0;
   const settled = range?.points.length === 0;
   return (
-    <View className="gap-1 border-b border-rule pb-3" testID="open-range">
-      <Title level={2}>Still open</Title>
+    <View className="gap-1" testID="open-range">
       {range && !settled ? (
         <>
+          <Faint>{`Once what is open is settled${pricing?.adjust ? ", before the price that was typed" : ""}`}</Faint>
           <Figure className="text-xl leading-7">
             {`${formatMoney(range.least, currency)} to ${formatMoney(range.most, currency)}`}
           </Figure>
-          <Body>
-            {`Priced at ${formatMoney(range.total, currency)} now; this is the total once what is open is settled${pricing?.adjust ? ", before the price that was typed" : ""}.`}
-          </Body>
           {unknown > 0 ? (
             <Body>{`${plural(unknown, "One more is", `${unknown} more are`)} not measured, and nobody can say what ${plural(unknown, "it comes", "they come")} to.`}</Body>
           ) : null}

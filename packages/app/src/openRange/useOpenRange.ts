@@ -3,6 +3,7 @@ import { proxy } from "comlink";
 import { useEffect, useState } from "react";
 import { useJob } from "../job/JobContext";
 import { newId } from "../sync/newId";
+import type { DeviceReckoning } from "../worker/reckon.worker";
 import { reckoner } from "../worker/reckoner";
 
 export type OpenRangeState = {
@@ -16,12 +17,17 @@ export type OpenRangeState = {
 const REST_MS = 700;
 const NOTHING: OpenRangeState = { range: undefined, progress: undefined, failure: undefined };
 
+/** The last of the job that is open, so that a screen that is come back to shows it while the next is reckoned. */
+let kept: { readonly page: string; readonly reckoning: DeviceReckoning; readonly range: OpenRange } | undefined;
+
 /** What is open about the job, in money: reckoned in the worker once entries rest, and anew after each. */
 export function useOpenRange(): OpenRangeState {
   const { reckoning, page } = useJob("reckoning", "page");
-  const [state, setState] = useState<OpenRangeState>(NOTHING);
+  const [state, setState] = useState<OpenRangeState>(() =>
+    kept?.page === page ? { ...NOTHING, range: kept.range } : NOTHING,
+  );
   useEffect(() => {
-    if (!reckoning) return undefined;
+    if (!reckoning || kept?.reckoning === reckoning) return undefined;
     const run = newId();
     let ended = false;
     const show = (change: Partial<OpenRangeState>) => {
@@ -32,6 +38,7 @@ export function useOpenRange(): OpenRangeState {
       try {
         const tell = proxy((progress: OpenRangeProgress) => show({ progress }));
         const range = await reckoner().openRange(page, run, tell);
+        if (range) kept = { page, reckoning, range };
         show({ progress: undefined, ...(range ? { range } : {}) });
       } catch (error) {
         show({ progress: undefined, failure: error instanceof Error ? error.message : String(error) });

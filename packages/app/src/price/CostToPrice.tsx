@@ -1,9 +1,8 @@
 import { type BuildUp, type CostKind, formatMoney, type Pricing, type StepBase } from "@wide-porch/core";
 import { View } from "react-native";
 import { Notice } from "../components/Notice";
-import { Body, Faint, Figure, Title } from "../components/Text";
+import { Body, Title } from "../components/Text";
 import { useJob } from "../job/JobContext";
-import { useWide } from "../theme/useWide";
 import { KindLines } from "./KindLines";
 import { KIND_WORDS, KINDS_IN_ORDER } from "./kindWords";
 import { PercentField, shareProblem, taxProblem } from "./PercentField";
@@ -40,7 +39,6 @@ export function CostToPrice({ buildUp, pricing }: Props) {
   const { promptPayment } = pricing;
   return (
     <View className="gap-1">
-      <Profit buildUp={buildUp} />
       {buildUp.problems.length > 0 ? (
         <Notice title="To look at in this price">
           {buildUp.problems.map((problem) => (
@@ -149,26 +147,3 @@ export function CostToPrice({ buildUp, pricing }: Props) {
 
 /** What a step is of, in its name. */
 const onWords = (on: StepBase): string => (on === "cost" ? "on cost" : "on all before it");
-
-const percentWords = (percent: string): string => `${percent.replace("-", "−")} %`;
-
-/** Both ways of saying the same profit, always named. */
-function Profit({ buildUp }: { readonly buildUp: BuildUp }) {
-  const wide = useWide();
-  const { record } = useJob("record");
-  const figures = [
-    ["Markup, on cost", percentWords(buildUp.markupOnCostPercent)],
-    ["Margin, on price", percentWords(buildUp.marginOnPricePercent)],
-    ["Profit", formatMoney(buildUp.profitMade, record.job.currency)],
-  ] as const;
-  return (
-    <View className="flex-row gap-3 border-b-2 border-ink pb-3">
-      {figures.map(([name, figure]) => (
-        <View key={name} className="flex-1">
-          <Faint>{name}</Faint>
-          <Figure className={wide ? "text-2xl leading-8" : "text-xl leading-7"}>{figure}</Figure>
-        </View>
-      ))}
-    </View>
-  );
-}

@@ -8,7 +8,6 @@ import { Strong } from "../components/Text";
 import { Waiting } from "../components/Waiting";
 import { useJob } from "../job/JobContext";
 import { STAGE_WORDS } from "../jobs/jobWords";
-import { OpenSummary } from "../openRange/OpenSummary";
 import { useWide } from "../theme/useWide";
 import { AboutJob } from "./AboutJob";
 import { Conditions } from "./Conditions";
@@ -23,6 +22,7 @@ import { LabourRates } from "./LabourRates";
 import { NoCosts } from "./NoCosts";
 import { Options } from "./Options";
 import { Preliminaries } from "./Preliminaries";
+import { PriceHead } from "./PriceHead";
 import { Rise } from "./Rise";
 import { Taxes } from "./Taxes";
 import { TradeMarkups } from "./TradeMarkups";
@@ -42,10 +42,8 @@ export function PriceScreen() {
     >
       <View className={`gap-4 ${wide ? "min-w-0 flex-1" : ""}`}>
         <FormerTotal />
-        <View>
-          {wide ? null : <OpenSummary />}
-          <CostToPrice buildUp={buildUp} pricing={pricing} />
-        </View>
+        <PriceHead buildUp={buildUp} />
+        <CostToPrice buildUp={buildUp} pricing={pricing} />
       </View>
       <View className={`gap-6 ${wide ? "w-[380px]" : ""}`}>
         <View className="gap-3">
@@ -57,7 +55,6 @@ export function PriceScreen() {
             <Strong className="text-pine underline">Open the price list</Strong>
           </Link>
         </View>
-        {wide ? <OpenSummary /> : null}
         <Compare />
         <JobPrices />
         <Options options={buildUp.options ?? []} />

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const areaFace: KindFace<AreaPart> = {
+  group: "By length, area or number",
   starts: [
     {
       label: "Area",

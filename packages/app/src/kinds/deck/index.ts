@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const deckFace: KindFace<Deck> = {
+  group: "Floors and decks",
   starts: [
     {
       label: "Deck",

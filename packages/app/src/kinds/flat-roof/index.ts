@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const flatRoofFace: KindFace<FlatRoof> = {
+  group: "Roofs",
   starts: [
     {
       label: "Flat roof",

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const floorFace: KindFace<Floor> = {
+  group: "Floors and decks",
   starts: [
     {
       label: "Floor of joists",

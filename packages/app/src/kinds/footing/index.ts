@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const footingFace: KindFace<Footing> = {
+  group: "In the ground",
   starts: [
     {
       label: "Footing",

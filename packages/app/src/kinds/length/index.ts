@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const lengthFace: KindFace<LengthPart> = {
+  group: "By length, area or number",
   starts: [
     {
       label: "Length",

@@ -18,6 +18,7 @@ const start = (label: string, words: string, assemblyId: string): Start => ({
 });
 
 export const masonryWallFace: KindFace<MasonryWall> = {
+  group: "Walls",
   starts: [
     start("Brick or block wall", "One leaf, a bonded wall, or a veneer", "brick-wall"),
     start("Cavity wall", "Two leaves, tied", "cavity-wall"),

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const padFace: KindFace<Pad> = {
+  group: "In the ground",
   starts: [
     {
       label: "Pads",

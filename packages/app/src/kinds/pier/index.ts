@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const pierFace: KindFace<Pier> = {
+  group: "Walls",
   starts: [
     {
       label: "Pier",

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const roofTimbersFace: KindFace<RoofTimbers> = {
+  group: "Roofs",
   starts: [
     {
       label: "Roof timbers",

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const roofTotalsFace: KindFace<RoofTotals> = {
+  group: "Roofs",
   starts: [
     {
       label: "Roof by totals",

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const roofFace: KindFace<Roof> = {
+  group: "Roofs",
   starts: [
     {
       label: "Roof",

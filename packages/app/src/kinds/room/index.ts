@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const roomFace: KindFace<Room> = {
+  group: "Rooms",
   starts: [
     {
       label: "Room, wall by wall",

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const slabFace: KindFace<Slab> = {
+  group: "In the ground",
   starts: [
     {
       label: "Slab",

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const spotsFace: KindFace<SpotsPart> = {
+  group: "By length, area or number",
   starts: [
     {
       label: "Counted spots",

@@ -4,6 +4,7 @@ import type { KindFace } from "../kindFace";
 
 /** A storey's record begins by itself, with its plan. */
 export const storeyFace: KindFace<StoreyPart> = {
+  group: "Rooms",
   starts: [],
   Screen: lazy(() => import("../../measure/LoosePartScreen")),
 };

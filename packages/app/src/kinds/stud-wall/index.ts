@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const studWallFace: KindFace<StudWall> = {
+  group: "Walls",
   starts: [
     {
       label: "Stud wall by itself",

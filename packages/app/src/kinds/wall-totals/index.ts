@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const wallTotalsFace: KindFace<WallTotals> = {
+  group: "Walls",
   starts: [
     {
       label: "Walls by totals",

@@ -3,6 +3,7 @@ import { lazy } from "react";
 import type { KindFace } from "../kindFace";
 
 export const waterproofingFace: KindFace<Waterproofing> = {
+  group: "In the ground",
   starts: [
     {
       label: "Waterproofing below ground",
