@@ -71,7 +71,9 @@ export function TapePad(props: Props) {
   if (!slot) return null;
 
   const previous = slots[index - 1];
-  const next = slots[index + 1];
+  const beside = slots[index + 1];
+  // What goes along with another figure is not asked for: a look at it is one press away.
+  const next = slots.slice(index + 1).find((each) => !each.follows);
   const { value, assumed } = slot.figure;
   const enter = (then: FigureSlot | undefined) => {
     // An empty entry confirms an assumed figure as it stands, and otherwise just moves on.
@@ -97,7 +99,12 @@ export function TapePad(props: Props) {
           disabled={!previous}
           onPress={() => previous && onMove(previous.path)}
         />
-        <IconButton name="Next figure" icon={ChevronRight} disabled={!next} onPress={() => next && onMove(next.path)} />
+        <IconButton
+          name="Next figure"
+          icon={ChevronRight}
+          disabled={!beside}
+          onPress={() => beside && onMove(beside.path)}
+        />
         <IconButton name="Close tape pad" icon={X} onPress={onClose} />
       </View>
       <View className="rounded-md border-2 border-ink bg-sheet px-3 py-1 focus-within:border-pine">

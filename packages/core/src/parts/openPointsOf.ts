@@ -3,7 +3,7 @@ import type { DimensionSlot } from "./dimension";
 import type { FigureSlot } from "./figure";
 import type { OpenPoint } from "./partKind";
 
-type Named = Pick<FigureSlot, "path" | "label" | "of" | "typedOn">;
+type Named = Pick<FigureSlot, "path" | "label" | "of" | "typedOn" | "follows">;
 type Entered = { readonly value: number | null; readonly assumed: boolean; readonly refused?: string | undefined };
 
 /** What is missing, refused or assumed among lengths, in the order they are typed. Those typed elsewhere count there. */
@@ -21,7 +21,7 @@ export const pointsOfFigures = (slots: readonly FigureSlot[], system: MeasuringS
   slots.flatMap((slot) => pointsOf(slot, slot.measure, slot.figure, system));
 
 function pointsOf(
-  { path, label, of, typedOn }: Named,
+  { path, label, of, typedOn, follows }: Named,
   measure: FigureMeasure,
   { value, assumed, refused }: Entered,
   system: MeasuringSystem,
@@ -30,7 +30,7 @@ function pointsOf(
   const name = of ? `${of}: ${label.toLowerCase()}` : label;
   if (refused !== undefined) return [{ path, kind: "refused", message: `${name}: “${refused}” could not be used` }];
   if (value === null) return [{ path, kind: "missing", message: `${name} is not measured yet` }];
-  if (!assumed || path.endsWith(".head")) return [];
+  if (!assumed || follows || path.endsWith(".head")) return [];
   const said = `is assumed: ${formatFigure(measure, value, system)}`;
   return [{ path, kind: "assumed", message: `${name} ${said}`, alike: `${label} ${said}` }];
 }

@@ -75,11 +75,30 @@ export const edgeLetter = (edges: readonly { readonly id: string }[], id: string
   return index < 0 ? "" : `${letter}${index < 26 ? "" : Math.floor(index / 26) + 1}`;
 };
 
+const isRectangle = (edges: readonly WalkedEdge[]): boolean => {
+  const [first] = edges;
+  if (!first || edges.length !== 4 || Math.abs(first.turnDegrees) !== 90) return false;
+  return edges.every((edge) => edge.turnDegrees === first.turnDegrees);
+};
+
+/** Sides of a rectangle that are as long as those opposite until somebody measures them, by their ids: nobody is asked for them. */
+export function likeOpposite(edges: readonly WalkedEdge[]): ReadonlySet<string> {
+  const [a, b, c, d] = edges;
+  if (!a || !b || !c || !d || !isRectangle(edges)) return new Set();
+  const pairs = [
+    [c, a],
+    [d, b],
+  ] as const;
+  const alike = pairs.filter(
+    ([edge, opposite]) => edge.length.assumed && edge.length.valueNm === opposite.length.valueNm,
+  );
+  return new Set(alike.map(([edge]) => edge.id));
+}
+
 /** In a rectangle of which two sides were measured, those opposite follow until they are measured too. */
 export function followRectangle<E extends WalkedEdge>(edges: readonly E[]): readonly E[] {
   const [a, b, c, d] = edges;
-  if (!a || !b || !c || !d || edges.length !== 4) return edges;
-  if (Math.abs(a.turnDegrees) !== 90 || edges.some((edge) => edge.turnDegrees !== a.turnDegrees)) return edges;
+  if (!a || !b || !c || !d || !isRectangle(edges)) return edges;
   const follow = (edge: E, opposite: E): E => {
     const free = edge.length.assumed || edge.length.valueNm === null;
     if (!free || opposite.length.valueNm === null || edge.length.valueNm === opposite.length.valueNm) return edge;

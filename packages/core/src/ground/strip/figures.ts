@@ -1,7 +1,7 @@
 import type { Dimension, DimensionSlot } from "../../parts/dimension";
 import { changeById, figureSetters } from "../../parts/figures";
 
-import { edgeLetter, followRectangle } from "../../parts/walkedOutline";
+import { edgeLetter, followRectangle, likeOpposite } from "../../parts/walkedOutline";
 import type { StripFigures } from "./schema";
 
 type Strip = StripFigures & { readonly kind: string };
@@ -33,7 +33,8 @@ const isOpen = ({ valueNm, refused }: Dimension): boolean => valueNm === null &&
 /** Lengths of a footing: its lines as they are walked, its section, footings within, steps. */
 export const stripDimensions = (strip: StripFigures): DimensionSlot[] => [
   ...strip.edges.map(({ id, length }) => {
-    return { path: `edges.${id}.length`, label: "Length", of: lineLetter(strip, id), dimension: length };
+    const follows = strip.closed && likeOpposite(strip.edges).has(id);
+    return { path: `edges.${id}.length`, label: "Length", of: lineLetter(strip, id), dimension: length, follows };
   }),
   ...OWN.filter(([name]) => name !== "stemHeight" || strip.stem).map(([path, label]) => {
     return { path, label, of: "", dimension: strip[path] };

@@ -2,7 +2,7 @@ import { type Dimension, type DimensionSlot, measured } from "../../parts/dimens
 import type { Figure, FigureSlot } from "../../parts/figure";
 import { changeById, marked } from "../../parts/figures";
 
-import { followRectangle } from "../../parts/walkedOutline";
+import { followRectangle, likeOpposite } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
 import { COURTYARD_FIGURES, courtyardName } from "./courtyards";
 import { FEATURE_FIGURES, type RoofFeature } from "./features/schema";
@@ -37,7 +37,13 @@ function edgeSlots(roof: Roof, edge: RoofEdge): DimensionSlot[] {
     if (name === "length") return true;
     const byWidth = edge.hipWidth.valueNm !== null || edge.hipWidth.refused !== undefined;
     return edge.end === "half-hip" && (name === "hipWidth") === byWidth;
-  }).map((name) => ({ path: `edges.${edge.id}.${name}`, label: EDGE_LABELS[name], of, dimension: edge[name] }));
+  }).map((name) => ({
+    path: `edges.${edge.id}.${name}`,
+    label: EDGE_LABELS[name],
+    of,
+    dimension: edge[name],
+    follows: name === "length" && likeOpposite(roof.edges).has(edge.id),
+  }));
 }
 
 /** Where it begins along the edge of another roof. */

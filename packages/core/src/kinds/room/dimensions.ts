@@ -3,7 +3,7 @@ import { changeById, figureSetters } from "../../parts/figures";
 import type { RoomOpening } from "../../parts/opening";
 
 import type { Nanometres } from "../../units";
-import { followRectangle } from "./edit";
+import { followRectangle, runsLikeOpposite } from "./edit";
 import { runName } from "./names";
 import type { Drop, Feature, Room } from "./schema";
 
@@ -53,6 +53,7 @@ function dropSlots(drop: Drop): DimensionSlot[] {
 /** The order a tape goes: round the walls, up to the ceiling, then what is in the walls. */
 export function roomDimensions(room: Room): readonly DimensionSlot[] {
   const { ceiling, place } = room;
+  const like = runsLikeOpposite(room);
   const high =
     ceiling.shape.value === "level" || ceiling.pitchDegrees !== null
       ? []
@@ -60,7 +61,10 @@ export function roomDimensions(room: Room): readonly DimensionSlot[] {
   return [
     ...room.runs
       .filter((run) => room.finished || run.length.valueNm !== null || run === room.runs[room.runs.length - 1])
-      .map((run) => slot(`runs.${run.id}.length`, runName(room, run.id), "", run.length)),
+      .map((run) => ({
+        ...slot(`runs.${run.id}.length`, runName(room, run.id), "", run.length),
+        follows: like.has(run.id),
+      })),
     slot("ceiling.height", ceiling.shape.value === "level" ? "Height" : "Lowest height", "Ceiling", ceiling.height),
     ...high,
     ...room.features.flatMap(featureSlots),

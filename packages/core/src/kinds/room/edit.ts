@@ -80,6 +80,14 @@ const isSquare = (runs: readonly RoomRun[]): boolean => {
   );
 };
 
+/** Walls of a rectangle that are as long as those opposite until somebody measures them, by their runs: nobody is asked for them. */
+export function runsLikeOpposite(room: Room): ReadonlySet<string> {
+  const followed = followRectangle(room).runs;
+  const [a, b] = followed;
+  if (followed === room.runs || !a || !b) return new Set();
+  return new Set(followed.slice(2).flatMap(({ id, length }) => (length.assumed ? [id] : [])));
+}
+
 /** In a rectangle of which two walls were measured, the walls opposite follow them until they are measured too. */
 export function followRectangle(room: Room): Room {
   const [a, b, c, d] = room.runs;
