@@ -72,8 +72,8 @@ export function TapePad(props: Props) {
 
   const previous = slots[index - 1];
   const beside = slots[index + 1];
-  // What goes along with another figure is not asked for: a look at it is one press away.
-  const next = slots.slice(index + 1).find((each) => !each.follows);
+  // A side that goes along with the one opposite is not asked for: a look at it is one press away.
+  const next = slots.slice(index + 1).find((each) => !each.likeOpposite);
   const { value, assumed } = slot.figure;
   const enter = (then: FigureSlot | undefined) => {
     // An empty entry confirms an assumed figure as it stands, and otherwise just moves on.

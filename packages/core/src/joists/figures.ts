@@ -1,7 +1,7 @@
 import type { Dimension, DimensionSlot } from "../parts/dimension";
 import { changeById, figureSetters } from "../parts/figures";
 
-import { edgeLetter, followRectangle, likeOpposite } from "../parts/walkedOutline";
+import { asked, edgeLetter, followRectangle, likeOpposite } from "../parts/walkedOutline";
 import type { Nanometres } from "../units";
 import { shiftToJoists } from "./lines";
 import type { FloorOpening, Follows, Joisted, SpotKind, Support } from "./schema";
@@ -101,7 +101,7 @@ export const joistDimensions = (part: Joisted): DimensionSlot[] => [
     label: "Length",
     of: `Edge ${edgeLetter(part.edges, id)}`,
     dimension: length,
-    follows: likeOpposite(part.edges).has(id),
+    ...asked(likeOpposite(part.edges).has(id)),
   })),
   ...(part.follows.how === "side"
     ? [

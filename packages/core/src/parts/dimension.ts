@@ -38,6 +38,8 @@ export type DimensionSlot = {
   readonly group?: string;
   /** Whether it goes along with other figures until somebody types it: nobody is asked for it. */
   readonly follows?: boolean;
+  /** A side of a rectangle that goes along with the one opposite: the pad goes past it. */
+  readonly likeOpposite?: boolean;
   /** Where it is typed, when that is on another part: a wall on the plan takes its figures from a room. */
   readonly typedOn?: { readonly partId: string; readonly path: string };
 };

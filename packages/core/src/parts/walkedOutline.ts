@@ -12,7 +12,7 @@ import {
   walkedPoints,
 } from "../geometry";
 import { millimetres, type Nanometres } from "../units";
-import type { Dimension } from "./dimension";
+import type { Dimension, DimensionSlot } from "./dimension";
 
 /** One edge of an outline that was walked, and the turn at its end: degrees, to the left above zero. */
 export type WalkedEdge = { readonly id: string; readonly length: Dimension; readonly turnDegrees: number };
@@ -94,6 +94,10 @@ export function likeOpposite(edges: readonly WalkedEdge[]): ReadonlySet<string> 
   );
   return new Set(alike.map(([edge]) => edge.id));
 }
+
+/** How a figure is asked for, where it goes along with the side opposite. */
+export const asked = (like: boolean): Pick<DimensionSlot, "follows" | "likeOpposite"> =>
+  like ? { follows: true, likeOpposite: true } : {};
 
 /** In a rectangle of which two sides were measured, those opposite follow until they are measured too. */
 export function followRectangle<E extends WalkedEdge>(edges: readonly E[]): readonly E[] {

@@ -1,7 +1,7 @@
 import type { Dimension, DimensionSlot } from "../../parts/dimension";
 import { changeById, figureSetters } from "../../parts/figures";
 
-import { edgeLetter, followRectangle, likeOpposite } from "../../parts/walkedOutline";
+import { asked, edgeLetter, followRectangle, likeOpposite } from "../../parts/walkedOutline";
 import { hasBeams, type Plate, type Rib } from "./schema";
 
 const OWN = [
@@ -46,7 +46,7 @@ export const plateDimensions = (plate: Plate): DimensionSlot[] => [
       label: "Length",
       of: `Edge ${edgeLetter(plate.edges, id)}`,
       dimension: length,
-      follows: likeOpposite(plate.edges).has(id),
+      ...asked(likeOpposite(plate.edges).has(id)),
     };
   }),
   ...OWN.filter(([name]) => shown(plate, name)).map(([path, label]) => {

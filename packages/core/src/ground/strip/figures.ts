@@ -1,7 +1,7 @@
 import type { Dimension, DimensionSlot } from "../../parts/dimension";
 import { changeById, figureSetters } from "../../parts/figures";
 
-import { edgeLetter, followRectangle, likeOpposite } from "../../parts/walkedOutline";
+import { asked, edgeLetter, followRectangle, likeOpposite } from "../../parts/walkedOutline";
 import type { StripFigures } from "./schema";
 
 type Strip = StripFigures & { readonly kind: string };
@@ -33,8 +33,14 @@ const isOpen = ({ valueNm, refused }: Dimension): boolean => valueNm === null &&
 /** Lengths of a footing: its lines as they are walked, its section, footings within, steps. */
 export const stripDimensions = (strip: StripFigures): DimensionSlot[] => [
   ...strip.edges.map(({ id, length }) => {
-    const follows = strip.closed && likeOpposite(strip.edges).has(id);
-    return { path: `edges.${id}.length`, label: "Length", of: lineLetter(strip, id), dimension: length, follows };
+    const like = strip.closed && likeOpposite(strip.edges).has(id);
+    return {
+      path: `edges.${id}.length`,
+      label: "Length",
+      of: lineLetter(strip, id),
+      dimension: length,
+      ...asked(like),
+    };
   }),
   ...OWN.filter(([name]) => name !== "stemHeight" || strip.stem).map(([path, label]) => {
     return { path, label, of: "", dimension: strip[path] };

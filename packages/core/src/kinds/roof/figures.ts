@@ -2,7 +2,7 @@ import { type Dimension, type DimensionSlot, measured } from "../../parts/dimens
 import type { Figure, FigureSlot } from "../../parts/figure";
 import { changeById, marked } from "../../parts/figures";
 
-import { followRectangle, likeOpposite } from "../../parts/walkedOutline";
+import { asked, followRectangle, likeOpposite } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
 import { COURTYARD_FIGURES, courtyardName } from "./courtyards";
 import { FEATURE_FIGURES, type RoofFeature } from "./features/schema";
@@ -42,7 +42,7 @@ function edgeSlots(roof: Roof, edge: RoofEdge): DimensionSlot[] {
     label: EDGE_LABELS[name],
     of,
     dimension: edge[name],
-    follows: name === "length" && likeOpposite(roof.edges).has(edge.id),
+    ...asked(name === "length" && likeOpposite(roof.edges).has(edge.id)),
   }));
 }
 

@@ -1,7 +1,7 @@
 import { type Dimension, type DimensionSlot, measured } from "../../parts/dimension";
 import { changeById, figureSetters } from "../../parts/figures";
 import type { RoomOpening } from "../../parts/opening";
-
+import { asked } from "../../parts/walkedOutline";
 import type { Nanometres } from "../../units";
 import { followRectangle, runsLikeOpposite } from "./edit";
 import { runName } from "./names";
@@ -63,7 +63,7 @@ export function roomDimensions(room: Room): readonly DimensionSlot[] {
       .filter((run) => room.finished || run.length.valueNm !== null || run === room.runs[room.runs.length - 1])
       .map((run) => ({
         ...slot(`runs.${run.id}.length`, runName(room, run.id), "", run.length),
-        follows: like.has(run.id),
+        ...asked(like.has(run.id)),
       })),
     slot("ceiling.height", ceiling.shape.value === "level" ? "Height" : "Lowest height", "Ceiling", ceiling.height),
     ...high,
