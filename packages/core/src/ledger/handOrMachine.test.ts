@@ -43,6 +43,9 @@ describe("by hand or by machine", () => {
     expect(handOrMachine({ ...digging, quantity: "31" }).machine.charged).toBe(2);
     const week = { ...digging.machine, hire: { ...plainHire, least: 5 } };
     expect(handOrMachine({ ...digging, machine: week }).machine.charged).toBe(5);
+    // Charged for five days, it burns for one.
+    const burning = { ...digging.machine, hire: { ...plainHire, least: 5, fuel: "14" } };
+    expect(handOrMachine({ ...digging, machine: burning }).machine.fuel).toBe("14.00");
     expect(handOrMachine({ ...digging, quantity: "0" })).toMatchObject({
       machine: { cost: "0.00" },
       cheaper: "neither",

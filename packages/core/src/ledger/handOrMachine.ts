@@ -51,12 +51,13 @@ export function handOrMachine({ quantity, minutesByHand, hourRate, machine }: Wo
   const hours = new Big(minutesByHand).times(quantity).div(60).round(4, Big.roundHalfUp).toString();
   const terms = machine.hire ?? plainHire;
   const needed = new Big(quantity).div(output).round(PLACES, Big.roundHalfUp);
-  const charged = needed.eq(0) ? 0 : Math.max(Number(needed.round(0, Big.roundUp)), Math.ceil(terms.least));
+  const worked = Number(needed.round(0, Big.roundUp));
+  const charged = worked === 0 ? 0 : Math.max(worked, Math.ceil(terms.least));
   const driven = new Big(machine.hours).times(needed).round(4, Big.roundHalfUp).toString();
   const parts = {
     hire: priceTimes(machine.price ?? "0", charged),
     delivery: charged === 0 ? "0.00" : toMoney(new Big(terms.delivery).plus(terms.collection)),
-    fuel: priceTimes(terms.fuel, charged),
+    fuel: priceTimes(terms.fuel, worked),
     driving: priceTimes(hourRate, driven),
   };
   const byHand = priceTimes(hourRate, hours);

@@ -55,3 +55,10 @@ it("no fewer days are charged than the least, which is said; what nobody needs i
   expect(hired([], { least: 3, delivery: "50" }).order.lines).toEqual([]);
   expect(hired([0], { least: 3, delivery: "50" }).cost).toBe("0.00");
 });
+
+// Half a day is one day of work where three are charged: 3 x 120.00 and fuel for one, 14.00 (arithmetic).
+it("fuel is for the days that are worked, not for the least that is charged", () => {
+  const { order, cost } = hired([0.5], { least: 3, fuel: "14" });
+  expect(order.lines.map(({ quantity }) => quantity)).toEqual([3, 1]);
+  expect(cost).toBe("374.00");
+});

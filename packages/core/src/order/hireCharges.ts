@@ -12,8 +12,8 @@ export const leastWords = (needed: number, { hire }: Pick<PriceItem, "hire">): s
 
 const deliveryOf = ({ delivery, collection }: Hire): string => new Big(delivery).plus(collection).toString();
 
-/** What comes with a hire: bringing and fetching it once for the job, and the fuel of what is hired. */
-export function hireCharges(item: PriceItem, hired: OrderLine): OrderLine[] {
+/** What comes with a hire: bringing and fetching it once for the job, and fuel for the units it works, which may be fewer than are charged. */
+export function hireCharges(item: PriceItem, hired: OrderLine, worked: number): OrderLine[] {
   const { hire, name } = item;
   if (!hire || hired.quantity === 0) return [];
   const alone = hired.alone === undefined ? {} : { alone: hired.alone };
@@ -31,7 +31,7 @@ export function hireCharges(item: PriceItem, hired: OrderLine): OrderLine[] {
     ...said,
     id: `${hired.id}/fuel`,
     description: `Fuel: ${name}`,
-    quantity: hired.quantity,
+    quantity: worked,
     unitName: hired.unitName,
     unitPrice: hire.fuel,
     charge: "fuel",

@@ -91,7 +91,11 @@ export function orderPacks(counted: Counted, { unit, alone }: Extract<Way, { by:
       .filter(Boolean)
       .join(", "),
   };
-  const ordered = [line, ...hireCharges(item, line), ...(loads ? partLoadCharge(item, line, loads) : [])];
+  const ordered = [
+    line,
+    ...hireCharges(item, line, wholePacks(needed, holds)),
+    ...(loads ? partLoadCharge(item, line, loads) : []),
+  ];
   if (!first) return { lines: ordered, problems: told(`${said} too. That does not add up, so it is ordered apart.`) };
   if (unit === "count" || buying.by === "cover") return { lines: ordered, problems: [] };
   const each = buying.by === "each" ? "one by one" : "in packs of pieces";

@@ -7,8 +7,9 @@ const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : g
  * Carries: 11 31/32 in at 1/16 is 1' 0", never 12".
  */
 export function formatFeetAndInches(lengthNm: Nanometres, denominator = 16): string {
-  const sign = lengthNm < 0 ? "−" : "";
   const parts = Math.round((Math.abs(lengthNm) * denominator) / NM_PER_INCH);
+  // What rounds to nothing is nothing, from either side.
+  const sign = lengthNm < 0 && parts > 0 ? "−" : "";
   const wholeInches = Math.floor(parts / denominator);
   const remainder = parts % denominator;
   const feetCount = Math.floor(wholeInches / 12);
@@ -25,7 +26,7 @@ export function formatFeetAndInches(lengthNm: Nanometres, denominator = 16): str
 export function formatMillimetres(lengthNm: Nanometres): string {
   const tenths = Math.round(Math.abs(lengthNm) / (NM_PER_MM / 10));
   const text = tenths % 10 === 0 ? String(tenths / 10) : (tenths / 10).toFixed(1);
-  return `${lengthNm < 0 ? "−" : ""}${text} mm`;
+  return `${lengthNm < 0 && tenths > 0 ? "−" : ""}${text} mm`;
 }
 
 /** `3.81 m`, for running lengths and totals. */

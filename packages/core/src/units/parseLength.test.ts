@@ -106,6 +106,11 @@ describe("parseLength", () => {
 });
 
 describe("formatFeetAndInches", () => {
+  it("has no sign for what rounds to nothing", () => {
+    expect([formatFeetAndInches(-1), formatMillimetres(-1)]).toEqual(['0"', "0 mm"]);
+    expect([formatFeetAndInches(-inches(1 / 16)), formatMillimetres(-100_000)]).toEqual(['−1/16"', "−0.1 mm"]);
+  });
+
   it.each([
     [inches(150.5), "12' 6 1/2\""],
     [inches(97.125), "8' 1 1/8\""],

@@ -30,7 +30,7 @@ export type PriceChange = {
 };
 
 /** A price so many times another, or so small a share of it, is more likely a slip than news. */
-const MANY_TIMES = 10;
+const MANY_TIMES = 2.5;
 export const MOST_PRICE_ROWS = 50_000;
 
 type Row = { readonly number: number; readonly get: (field: PriceField) => string };
@@ -77,6 +77,15 @@ const stockWith = (stock: Extract<Sold, { by: "length" }>["stock"], lengthNm: nu
     (a, b) => a.lengthNm - b.lengthNm,
   );
 
+/** What a pack holds, by what its row says: half the price for half a pack is no cheaper. */
+function inPacksOf<S extends Exclude<Sold, { by: "length" }>>(buying: S, row: Row): S {
+  const holds = readCount(row.get("holds"));
+  if (holds === undefined || buying.by === "each") return buying;
+  const packName = row.get("packName") || buying.packName;
+  if (buying.by === "cover") return { ...buying, cover: holds, packName };
+  return Number.isInteger(holds) ? { ...buying, packSize: holds, packName } : buying;
+}
+
 type Priced = { readonly ok: true; readonly buying: Sold } | { readonly ok: false; readonly why: string };
 
 /** What is sold, with the price of a row in it; of a stock length its own price. */
@@ -88,7 +97,7 @@ function withPrice(buying: Sold | undefined, row: Row, price: string, system: Me
       if (!only || more.length > 0) return { ok: false, why: "it is sold in several lengths, and the row says none" };
       return { ok: true, buying: { by: "length", stock: [{ ...only, price }] } };
     }
-    return { ok: true, buying: buying ? { ...buying, price } : soldAs(row, price) };
+    return { ok: true, buying: buying ? { ...inPacksOf(buying, row), price } : soldAs(row, price) };
   }
   const parsed = parseLength(length, system);
   if (!parsed.ok || parsed.value <= 0) return { ok: false, why: `“${length}” is no length` };
@@ -159,14 +168,18 @@ const pricesOf = ({ buying }: PriceItem): ReadonlyMap<number, string | null> =>
     ? new Map(buying.stock.map(({ lengthNm, price }) => [lengthNm, price]))
     : new Map([[0, buying.price]]);
 
-/** The greatest change of a price, as how many times the old one the new one is. */
+/** How much one price is for: a pack of so many, so much covered. */
+const heldBy = ({ buying }: PriceItem): number =>
+  buying.by === "pack" ? buying.packSize : buying.by === "cover" ? buying.cover : 1;
+
+/** The greatest change of a price for one of what is sold, as how many times the old one the new one is. */
 function timesOf(before: PriceItem, after: PriceItem): number | undefined {
   const old = pricesOf(before);
   const ratios = [...pricesOf(after)].flatMap(([length, price]) => {
     const was = old.get(length);
     return price === null || was === null || was === undefined || Number(was) === 0
       ? []
-      : [Number(price) / Number(was)];
+      : [(Number(price) * heldBy(before)) / (Number(was) * heldBy(after))];
   });
   return ratios.toSorted((a, b) => Math.abs(Math.log(b || 1e-9)) - Math.abs(Math.log(a || 1e-9)))[0];
 }
@@ -179,10 +192,14 @@ function changesBetween(before: PriceItem, after: PriceItem): string[] {
     const of = lengthNm === 0 ? "" : `${formatLength(lengthNm, after.system)}: `;
     return [`${of}${was ?? "no price"} → ${price ?? "no price"}`];
   });
+  const held =
+    before.buying.by === after.buying.by && heldBy(before) !== heldBy(after)
+      ? [`a pack of ${heldBy(before)} → of ${heldBy(after)}`]
+      : [];
   const texts = (["name", "kind", "category", "supplier", "supplierCode", "wastePercent"] as const).flatMap((field) =>
     before[field] === after[field] ? [] : [`${before[field] === "" ? "nothing" : before[field]} → ${after[field]}`],
   );
-  return [...prices, ...texts];
+  return [...prices, ...held, ...texts];
 }
 
 function changeOf(
@@ -210,7 +227,7 @@ function changeOf(
   if (words.length === 0) return { ...at, name: after.name, status: "same", before, after, words };
   const times = timesOf(before, after);
   const zero = [...pricesOf(after).values()].some((price) => price !== null && Number(price) === 0);
-  const odd = times !== undefined && (times >= MANY_TIMES || times <= 1 / MANY_TIMES);
+  const odd = times !== undefined && (times > MANY_TIMES - 1e-9 || times < 1 / MANY_TIMES + 1e-9);
   const asked =
     odd || zero
       ? [zero ? "It would cost nothing." : `${(times ?? 0).toFixed(times && times < 1 ? 2 : 0)} times what it was.`]
@@ -279,8 +296,10 @@ function isTwice(rows: readonly ReadRow[]): boolean {
   return rows.some(({ row, priced }) => {
     const length = row.get("length");
     const before = prices.get(length);
-    prices.set(length, priced?.price ?? "");
-    return before !== undefined && before !== (priced?.price ?? "");
+    // 5.00 and 5.0 are one price.
+    const price = priced ? String(Number(priced.price)) : "";
+    prices.set(length, price);
+    return before !== undefined && before !== price;
   });
 }
 

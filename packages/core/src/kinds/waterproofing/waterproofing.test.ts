@@ -70,6 +70,32 @@ describe("draining the floor", () => {
   });
 });
 
+describe("membrane round a room", () => {
+  // 20.9 m round, 1.9 m of a roll of 2 m seen: eleven drops, the last over the first. At 3.5 m high a roll of 20 m gives five.
+  const part = waterproofingOf("metric", { walls: 20.9 * 3.5, floor: 0 }, { wallHeight: "3.5 m" });
+  const { of, bought } = counted(part);
+
+  it("closes the ring, its laps taped all", () => {
+    expect(of("wallTape")).toBeCloseTo(11 * 3.5, 6);
+  });
+
+  it("is bought by the drops that a roll gives: three rolls, where eleven drops by area would be two", () => {
+    expect(11 * 3.5 * 2).toBeLessThan(2 * 40);
+    expect(bought("dry/membrane/metric")).toBe(3);
+  });
+});
+
+it("words say the channel only where there is one, and no slurry is spread at no cover", () => {
+  const wet = waterproofingOf("metric", { walls: 37, floor: 17 }, { channelLength: "17 m" }, { sumps: 1, pumps: 1 });
+  expect(counted(wet).scope.join(" ")).toContain("connect the channel to it");
+  const dry = counted(choices(wet, { channel: false })).scope.join(" ");
+  expect(dry).toContain("Set a sump with its pump.");
+  expect(dry).not.toContain("channel");
+  const none = counted(choices(wet, { wallsBy: "slurry", slurryCover: 0 }));
+  expect(none.of("wallSlurry")).toBeGreaterThan(0);
+  expect(none.problems.map(({ path }) => path)).toContain("choices.slurryCover");
+});
+
 describe("a stage that is left out", () => {
   const both = waterproofingOf("metric", { walls: 37, floor: 17 }, { wallHeight: "2.2 m" }, { sumps: 0 });
   const drawn = (part: Waterproofing) => {
