@@ -83,7 +83,8 @@ describe("a picture on the quote", () => {
     expect(images).toBe(1);
     const { body: plain } = await ros.get(`/api/v1/jobs/${jobId}/quote-draft.pdf`).buffer(true).expect(200);
     expect(readPdf(plain).images).toBe(0);
-  });
+    // The first PDF of a thread reads its fonts and what draws: seconds on a machine with other work on it.
+  }, 90_000);
 
   it("goes with the job's file under an id of its own, on the job and on its issued quotes", async () => {
     const { jobId, photoId } = await jobWithPicture();
