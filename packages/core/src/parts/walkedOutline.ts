@@ -117,7 +117,11 @@ export type WalkedPlace = { readonly xNm: Nanometres; readonly yNm: Nanometres; 
 /** Each edge on the plan of its storey; nothing while the outline does not close. */
 export function onPlan<E extends WalkedEdge>(edges: readonly E[], place: WalkedPlace): OutlineEdgeOnPlan<E>[] {
   const outline = outlineOf(edges);
-  if (!outline.ok) return [];
+  return outline.ok ? placedAt(outline.edges, place) : [];
+}
+
+/** Edges that lie on the page of their part, on the plan of its storey. */
+export function placedAt<E>(edges: readonly OutlineEdgeOnPlan<E>[], place: WalkedPlace): OutlineEdgeOnPlan<E>[] {
   const moved = (point: Point): Point => plus(turned(point, place.turnDegrees), place);
-  return outline.edges.map(({ edge, from, to }) => ({ edge, from: moved(from), to: moved(to) }));
+  return edges.map(({ edge, from, to }) => ({ edge, from: moved(from), to: moved(to) }));
 }

@@ -6,13 +6,16 @@ import type { RoofChoices } from "./parameters";
 /** A rafter, and how wide the plate is that it bears on. */
 export type BearingRafter = Section & { readonly plateNm: Nanometres };
 
+/** A rafter on walls as thick as the studs of the gables that stand on them. */
+export const onWallsOf = (rafter: Section, stud: Section): BearingRafter => ({ ...rafter, plateNm: stud.depthNm });
+
 /** The rafter that is chosen, on walls as thick as the studs of the gables; nothing where the list has no such timber. */
 export function bearingRafter(
   { rafterSection, gableStudSection }: Pick<RoofChoices, "rafterSection" | "gableStudSection">,
   sections: SectionBook,
 ): BearingRafter | undefined {
   const [rafter, stud] = [ownValue(sections, rafterSection), ownValue(sections, gableStudSection)];
-  return rafter && { ...rafter, plateNm: (stud ?? rafter).depthNm };
+  return rafter && onWallsOf(rafter, stud ?? rafter);
 }
 
 /** Of the timber's depth, square to it, a notch over a plate takes a third at most: common practice. */

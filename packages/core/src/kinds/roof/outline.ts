@@ -2,9 +2,9 @@ import { ORIGIN, straightened } from "../../geometry";
 import {
   cornersOf,
   edgeLetter,
-  onPlan,
   outlineOf,
   type OutlineEdgeOnPlan as Placed,
+  placedAt,
   type WalkedOutline,
 } from "../../parts/walkedOutline";
 import { inches, type Nanometres } from "../../units";
@@ -64,8 +64,10 @@ export function outlineOfRoof({ edges, courtyards = [] }: Outlined): RoofOutline
 }
 
 /** Each edge where it lies on the plan of its storey; nothing while the outline does not close. */
-export const roofOutlineOnPlan = ({ edges, place }: Pick<Roof, "edges" | "place">): RoofEdgeOnPlan[] =>
-  onPlan(edges, place);
+export function roofOutlineOnPlan({ edges, place }: Pick<Roof, "edges" | "place">): RoofEdgeOnPlan[] {
+  const outline = outlineOfRoof({ edges });
+  return outline.ok ? placedAt(outline.edges, place) : [];
+}
 
 /** `Edge A`, in the order they are walked. */
 export const edgeName = ({ edges, courtyards = [] }: Outlined, id: string): string => {

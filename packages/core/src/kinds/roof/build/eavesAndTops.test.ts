@@ -104,3 +104,30 @@ describe("a hipped roof that hangs 40 in over its walls, its rafters 16 in apart
     expect(countOf(roof(inches(24))).problems.map(({ code }) => code)).not.toContain("long-tails");
   });
 });
+
+it("a roof window that takes all but its ends of a jack out has no jack through it", () => {
+  const plain = roofOf("imperial", rectangle(feet(30), feet(24), ["eave", "eave", "eave", "eave"]), {
+    pitch: 0.5,
+    overhangNm: inches(16),
+    choices: { rafterSpacing: inches(16) },
+  });
+  const made = newRoofFeature(plain, "roof-window", "a", "w", "imperial");
+  if (!made) throw new Error("eavesAndTops: no window lies in this roof");
+  // The jack at 64 in runs 64 in up to the hip; the window begins an inch before it, two inches in, and ends two short of the hip. Along the slope.
+  const depthNm = Math.round(inches(60) * Math.hypot(1, 0.5));
+  const window = {
+    ...made,
+    along: said(inches(63)),
+    width: said(inches(24)),
+    back: said(inches(2)),
+    depth: said(depthNm),
+  };
+  const jacksAt64 = (features: Roof["features"]) =>
+    countOf({ ...plain, features })
+      .pieces.filter(isFraming)
+      .filter(
+        ({ role, xNm, yNm }) => role === "hip-jack" && yNm <= 0 && Math.abs(xNm - inches(64 - 0.75)) < inches(0.1),
+      );
+  expect(jacksAt64([])).toHaveLength(1);
+  expect(jacksAt64([window])).toEqual([]);
+});

@@ -4,6 +4,7 @@ import type { Site } from "../../../layouts";
 import { type Problem, problem } from "../../../problems/problem";
 import { formatLength, plural, soMany } from "../../../units";
 import { formOf, type RoofFace, type RoofForm, toMm } from "../form";
+import { onWallsOf } from "../heights";
 import { edgeName } from "../outline";
 import type { RoofChoices } from "../parameters";
 import type { Roof } from "../schema";
@@ -29,7 +30,7 @@ export function frameRoof(roof: Roof, choices: RoofChoices, longest: Longest, { 
   const section = (id: string) => sectionOf(context.sections, id);
   const fromEnd = choices.layoutFrom === "end";
   const sections = {
-    rafter: { ...section(choices.rafterSection), plateNm: section(choices.gableStudSection).depthNm },
+    rafter: onWallsOf(section(choices.rafterSection), section(choices.gableStudSection)),
     ridge: section(choices.ridgeSection),
     hip: section(choices.hipSection),
   };

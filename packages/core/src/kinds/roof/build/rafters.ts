@@ -116,9 +116,19 @@ function runsAt(face: RoofFace, along: number): (readonly [Hit, Hit])[] {
   }, whole);
 }
 
+/** Whether a line up the slope passes the walls by, or meets no more of them than their corner. */
+const passesWalls = (face: RoofFace, along: number): boolean => {
+  const places = face.wallSides.map(({ from }) => inFace(face, from)[0]);
+  return along < Math.min(...places) + SHORTEST_MM || along > Math.max(...places) - SHORTEST_MM;
+};
+
 /** Past the corner of the walls, in the overhang of a hip: from the eave to the hip, on no plate. */
 const tailsAt = (face: RoofFace, along: number): (readonly [Hit, Hit])[] =>
-  pairs(hitsAt(face, face.sides, along)).filter(([foot, head]) => foot.kind === "eave" && head.kind === "hip");
+  passesWalls(face, along)
+    ? pairs(hitsAt(face, face.sides, along)).filter(([foot, head]) => foot.kind === "eave" && head.kind === "hip")
+    : [];
+
+const isCut = ([foot, head]: readonly [Hit, Hit]): boolean => head.at - foot.at >= SHORTEST_MM;
 
 /** Beyond the plate on plan: to the eave, further where it is carried down. */
 function tailAt(face: RoofFace, foot: Hit, along: number): number {
@@ -141,10 +151,10 @@ function topOutAt(face: RoofFace, head: Hit, along: number): number {
 export function raftersAt(face: RoofFace, along: number, sections: Sections, id: string): FramingPiece[] {
   const { pitch, form } = face;
   const pieces: FramingPiece[] = [];
-  const overWalls = runsAt(face, along).filter(([foot, head]) => head.at - foot.at >= SHORTEST_MM);
-  const runs = overWalls.length > 0 ? overWalls : tailsAt(face, along);
+  const overWalls = runsAt(face, along).filter(isCut);
+  // An opening may take all of a rafter out: that leaves none, where past the walls there is a tail alone.
+  const runs = overWalls.length > 0 ? overWalls : tailsAt(face, along).filter(isCut);
   for (const [foot, head] of runs) {
-    if (head.at - foot.at < SHORTEST_MM) continue;
     const bears = foot.kind === "eave" && runs === overWalls;
     const tailMm = bears ? tailAt(face, foot, along) : 0;
     const [headOffMm, footOffMm] = [offMm(head, sections), offMm(foot, sections)];
